@@ -1,0 +1,73 @@
+import type { Design } from './design/design.js'
+import type { Layer } from './design/layer.js'
+import { findNearestName } from './design/nearest-name.js'
+import { resolveInstances } from './design/resolve-instances.js'
+import { walkLayers } from './design/walk.js'
+import { applyEdits } from './edits/index.js'
+import type { Edit } from './edits/edit.js'
+import { TARGETS, type TargetId } from './emit/index.js'
+import type { Emitted } from './emit/target.js'
+import { notes } from './notes/catalogue.js'
+import { failed, type Outcome } from './notes/note.js'
+import { createTableMeasure } from './text/measure.js'
+import { buildUi } from './ui/index.js'
+
+export type Settings = {
+  readonly target: TargetId
+  /** Keys or names of the layers to convert; all screens when empty. */
+  readonly select?: readonly string[]
+  /** See `EmitOptions.marks`. */
+  readonly marks?: boolean
+}
+
+/** Finds what a person named: a key, else the first layer of that name, in any screen. */
+const findSelected = (screens: readonly Layer[], wanted: string): Layer | undefined => {
+  let byName: Layer | undefined
+  let byKey: Layer | undefined
+  for (const screen of screens) {
+    walkLayers(screen, (layer) => {
+      if (layer.key === wanted) byKey ??= layer
+      else if (layer.name === wanted) byName ??= layer
+    })
+  }
+  return byKey ?? byName
+}
+
+const namesIn = (screens: readonly Layer[]): string[] => {
+  const names: string[] = []
+  for (const screen of screens) walkLayers(screen, (l) => names.push(l.name, l.key))
+  return names
+}
+
+const selectRoots = (
+  screens: readonly Layer[],
+  select: readonly string[],
+): Outcome<readonly Layer[]> => {
+  if (select.length === 0) return { ok: true, value: screens.filter((s) => s.visible), notes: [] }
+  const roots: Layer[] = []
+  for (const wanted of select) {
+    const found = findSelected(screens, wanted)
+    if (!found)
+      return failed([notes.unknownLayer(wanted, findNearestName(wanted, namesIn(screens)))])
+    roots.push(found)
+  }
+  return { ok: true, value: roots, notes: [] }
+}
+
+/**
+ * The whole of Unimorph as one function: a checked design and a list of edits in, files out.
+ * Deterministic and without I/O: the same input gives the same bytes, in a worker, in Node, in a test.
+ */
+export const convert = (
+  design: Design,
+  edits: readonly Edit[],
+  settings: Settings,
+): Outcome<Emitted> => {
+  const edited = applyEdits(design, edits)
+  const screens = resolveInstances(edited.design)
+  const roots = selectRoots(screens, settings.select ?? [])
+  if (!roots.ok) return roots
+  const project = buildUi(edited.design, roots.value, createTableMeasure())
+  const emitted = TARGETS[settings.target].emit(project, { marks: settings.marks ?? false })
+  return { ok: true, value: emitted, notes: [...edited.notes, ...project.notes, ...emitted.notes] }
+}

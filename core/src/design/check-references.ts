@@ -1,0 +1,97 @@
+import { notes } from '../notes/catalogue.js'
+import type { Note } from '../notes/note.js'
+import type { Design } from './design.js'
+import { childrenOf, type Layer } from './layer.js'
+import { findNearestName } from './nearest-name.js'
+
+/** Images a layer shows, by asset name, with the field that says so. */
+const assetsOf = (layer: Layer): [string, string][] => {
+  const found: [string, string][] = []
+  if (layer.type === 'image') found.push(['asset', layer.asset])
+  if ('fills' in layer) {
+    layer.fills.forEach((p, i) => p.kind === 'image' && found.push([`fills[${i}].asset`, p.asset]))
+  }
+  return found
+}
+
+/** Follows `next` from each name and reports the first circle it finds. */
+const findCycle = (
+  names: Iterable<string>,
+  next: (name: string) => Iterable<string>,
+): readonly string[] | undefined => {
+  const done = new Set<string>()
+  const follow = (name: string, trail: readonly string[]): readonly string[] | undefined => {
+    if (trail.includes(name)) return [...trail.slice(trail.indexOf(name)), name]
+    if (done.has(name)) return undefined
+    for (const to of next(name)) {
+      const cycle = follow(to, [...trail, name])
+      if (cycle) return cycle
+    }
+    done.add(name)
+    return undefined
+  }
+  for (const name of names) {
+    const cycle = follow(name, [])
+    if (cycle) return cycle
+  }
+  return undefined
+}
+
+const instancesIn = (layers: readonly Layer[]): string[] =>
+  layers.flatMap((layer) =>
+    layer.type === 'instance' ? [layer.component] : instancesIn(childrenOf(layer)),
+  )
+
+const aliasesOf = (values: Readonly<Record<string, unknown>>): string[] =>
+  Object.values(values).flatMap((value) =>
+    typeof value === 'string' && value.startsWith('{') ? [value.slice(1, -1)] : [],
+  )
+
+/** Checks what a schema cannot: keys are unique, names lead somewhere, nothing contains itself. */
+export const checkReferences = (design: Design, file: string): Note[] => {
+  const found: Note[] = []
+  const screens = new Set(design.screens.map((s) => s.key))
+  const sets = new Map(design.components.map((s) => [s.key, s]))
+  const tokens = new Map(design.tokens.map((t) => [t.name, t]))
+  const assets = new Set(Object.keys(design.assets))
+  const keys = new Set<string>()
+
+  const need =
+    (known: { has(n: string): boolean; keys(): Iterable<string> }, kind: string) =>
+    (name: string, path: string): void => {
+      if (known.has(name)) return
+      found.push(
+        notes.unknownReference(file, path, kind, name, findNearestName(name, known.keys())),
+      )
+    }
+  const needAsset = need(assets, 'picture')
+  const needToken = need(tokens, 'token')
+  const needSet = need(sets, 'component')
+  const needScreen = need(screens, 'screen')
+
+  const checkLayer = (layer: Layer, path: string): void => {
+    if (keys.has(layer.key)) found.push(notes.duplicateKey(file, layer.key, path))
+    keys.add(layer.key)
+    for (const [field, asset] of assetsOf(layer)) needAsset(asset, `${path}.${field}`)
+    for (const [field, name] of Object.entries(layer.tokens ?? {})) {
+      needToken(name, `${path}.tokens["${field}"]`)
+    }
+    if (layer.type === 'instance') needSet(layer.component, `${path}.component`)
+    if (layer.link?.kind === 'screen') needScreen(layer.link.screen, `${path}.link.screen`)
+    childrenOf(layer).forEach((child, i) => checkLayer(child, `${path}.children[${i}]`))
+  }
+  design.screens.forEach((screen, i) => checkLayer(screen, `screens[${i}]`))
+  design.components.forEach((set, i) =>
+    set.variants.forEach((v, j) => checkLayer(v, `components[${i}].variants[${j}]`)),
+  )
+  design.tokens.forEach((token, i) =>
+    aliasesOf(token.values).forEach((name) => needToken(name, `tokens[${i}].values`)),
+  )
+  if (found.length > 0) return found
+
+  const componentCycle = findCycle(sets.keys(), (key) => instancesIn(sets.get(key)!.variants))
+  if (componentCycle) found.push(notes.cycle(file, 'components', 'component', componentCycle))
+  const aliasCycle = findCycle(tokens.keys(), (name) => aliasesOf(tokens.get(name)!.values))
+  if (aliasCycle) found.push(notes.cycle(file, 'tokens', 'alias', aliasCycle))
+  return found
+}

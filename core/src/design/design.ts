@@ -1,0 +1,48 @@
+import { z } from 'zod'
+import { propertySchema } from './component.js'
+import { componentSchema, frameSchema } from './layer.js'
+import { tokenSchema } from './token.js'
+
+/** The version of the format this code writes; older ones are migrated when read. */
+export const DESIGN_VERSION = 1
+
+const assetSchema = z.strictObject({
+  /** File name as it came in, without a folder. */
+  name: z.string().min(1).max(200),
+  mime: z.enum([
+    'image/png',
+    'image/jpeg',
+    'image/gif',
+    'image/webp',
+    'image/avif',
+    'image/svg+xml',
+  ]),
+  /** The bytes in base64. */
+  data: z.string(),
+})
+export type Asset = z.infer<typeof assetSchema>
+
+const componentSetSchema = z.strictObject({
+  key: z.string().min(1),
+  name: z.string().min(1),
+  properties: z.array(propertySchema).default([]),
+  variants: z.array(componentSchema).min(1),
+})
+export type ComponentSet = z.infer<typeof componentSetSchema>
+
+/** A whole design: the one description from which types, validation and JSON Schema are derived. */
+export const designSchema = z.strictObject({
+  $schema: z.string().optional(),
+  format: z.literal('unimorph-design'),
+  version: z.literal(DESIGN_VERSION),
+  name: z.string().max(500).default('Untitled'),
+  /** Modes of the tokens; the first is the one the layers' values are drawn in. */
+  modes: z.array(z.string().min(1)).min(1).default(['default']),
+  tokens: z.array(tokenSchema).default([]),
+  components: z.array(componentSetSchema).default([]),
+  assets: z.record(z.string().min(1), assetSchema).default({}),
+  /** A screen is a frame; its box gives its place on the drawing board. */
+  screens: z.array(frameSchema).min(1),
+})
+export type Design = z.infer<typeof designSchema>
+export type Screen = Design['screens'][number]

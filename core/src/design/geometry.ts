@@ -1,0 +1,78 @@
+import { z } from 'zod'
+
+/** Largest coordinate or length a design may hold, in px. Beyond it a number is a mistake, not a drawing. */
+export const MAX_COORDINATE_PX = 1_000_000
+
+export const coordinatePx = z.number().min(-MAX_COORDINATE_PX).max(MAX_COORDINATE_PX)
+export const lengthPx = z.number().min(0).max(MAX_COORDINATE_PX)
+
+/** A point in px, in the coordinates of the layer that holds it. */
+export const pointSchema = z.strictObject({ x: coordinatePx, y: coordinatePx })
+export type Point = z.infer<typeof pointSchema>
+
+/** A layer's box in px; `x` and `y` are measured from its parent's top left corner. */
+export const boxSchema = z.strictObject({
+  x: coordinatePx,
+  y: coordinatePx,
+  width: lengthPx,
+  height: lengthPx,
+})
+export type Box = z.infer<typeof boxSchema>
+
+const fourSides = z.strictObject({
+  top: lengthPx,
+  right: lengthPx,
+  bottom: lengthPx,
+  left: lengthPx,
+})
+export type Sides = z.infer<typeof fourSides>
+
+/** One length for all sides, or one per side, in px. */
+export const sidesSchema = z.union([lengthPx, fourSides])
+
+const fourCorners = z.strictObject({
+  topLeft: lengthPx,
+  topRight: lengthPx,
+  bottomRight: lengthPx,
+  bottomLeft: lengthPx,
+})
+export type Corners = z.infer<typeof fourCorners>
+
+/** One radius for all corners, or one per corner, in px. */
+export const cornersSchema = z.union([lengthPx, fourCorners])
+
+/** Spells a short-hand out: 4 → { top: 4, right: 4, bottom: 4, left: 4 }. */
+export const resolveSides = (value: number | Sides): Sides =>
+  typeof value === 'number' ? { top: value, right: value, bottom: value, left: value } : value
+
+/** Spells a short-hand out: 4 → all four corners 4. */
+export const resolveCorners = (value: number | Corners): Corners =>
+  typeof value === 'number'
+    ? { topLeft: value, topRight: value, bottomRight: value, bottomLeft: value }
+    : value
+
+/** The smallest box around all the given ones; an empty list gives an empty box at the origin. */
+export const uniteBoxes = (boxes: readonly Box[]): Box => {
+  if (boxes.length === 0) return { x: 0, y: 0, width: 0, height: 0 }
+  let left = Infinity
+  let top = Infinity
+  let right = -Infinity
+  let bottom = -Infinity
+  for (const box of boxes) {
+    left = Math.min(left, box.x)
+    top = Math.min(top, box.y)
+    right = Math.max(right, box.x + box.width)
+    bottom = Math.max(bottom, box.y + box.height)
+  }
+  return { x: left, y: top, width: right - left, height: bottom - top }
+}
+
+/** Rounds to a hundredth of a px: finer differences cannot be seen and make noisy output. */
+export const roundPx = (value: number): number => Math.round(value * 100) / 100 || 0
+
+export const roundBox = (box: Box): Box => ({
+  x: roundPx(box.x),
+  y: roundPx(box.y),
+  width: roundPx(box.width),
+  height: roundPx(box.height),
+})

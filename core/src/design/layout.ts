@@ -1,0 +1,41 @@
+import { z } from 'zod'
+import { lengthPx, sidesSchema } from './geometry.js'
+
+/** How large a layer is along one axis: as drawn, as its content needs, or as its parent offers. */
+export const sizingSchema = z.enum(['fixed', 'fit', 'stretch'])
+export type Sizing = z.infer<typeof sizingSchema>
+
+/** What a side of a layer keeps its distance to when the parent changes its size. */
+export const constraintSchema = z.enum(['start', 'end', 'both', 'centre', 'scale'])
+export type Constraint = z.infer<typeof constraintSchema>
+
+const padding = sidesSchema.default(0)
+const crossAlign = z.enum(['start', 'centre', 'end', 'stretch', 'baseline']).default('start')
+const mainAlign = z.enum(['start', 'centre', 'end', 'between']).default('start')
+
+const line = {
+  gap: lengthPx.default(0),
+  /** Distance between wrapped lines; absent means the same as `gap`. */
+  lineGap: lengthPx.optional(),
+  padding,
+  /** Across the direction of the children. */
+  align: crossAlign,
+  /** Along the direction of the children. */
+  distribute: mainAlign,
+  wrap: z.boolean().default(false),
+}
+
+/** Stated auto layout. */
+export const autoLayoutSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('row'), ...line }),
+  z.strictObject({ kind: z.literal('column'), ...line }),
+  z.strictObject({
+    kind: z.literal('grid'),
+    columns: z.int().min(1).max(100),
+    columnGap: lengthPx.default(0),
+    rowGap: lengthPx.default(0),
+    padding,
+    align: z.enum(['start', 'centre', 'end', 'stretch']).default('stretch'),
+  }),
+])
+export type AutoLayout = z.infer<typeof autoLayoutSchema>

@@ -1,0 +1,71 @@
+import { z } from 'zod'
+import { notes } from '../notes/catalogue.js'
+import { failed, type Note, type Outcome } from '../notes/note.js'
+import { DESIGN_VERSION, designSchema, type Design } from './design.js'
+import { checkReferences } from './check-references.js'
+
+/** Most layers a design may have, and how deep they may be nested. */
+export const MAX_LAYERS = 100_000
+export const MAX_DEPTH = 256
+
+const MOST_ERRORS_SHOWN = 20
+
+/** Counts objects and depth without recursion: a hostile document must not exhaust the stack. */
+const findExcess = (document: unknown): 'too-deep' | 'too-many' | undefined => {
+  // A layer adds two levels: the object and its list of children.
+  const deepest = MAX_DEPTH * 2 + 20
+  const open: [unknown, number][] = [[document, 0]]
+  let layers = 0
+  for (let next = open.pop(); next; next = open.pop()) {
+    const [value, depth] = next
+    if (typeof value !== 'object' || value === null) continue
+    if (depth > deepest) return 'too-deep'
+    if ('type' in value && 'box' in value && ++layers > MAX_LAYERS) return 'too-many'
+    for (const inner of Object.values(value)) {
+      if (typeof inner === 'object' && inner !== null) open.push([inner, depth + 1])
+    }
+  }
+  return undefined
+}
+
+/** ['screens', 0, 'box'] → `screens[0].box` */
+const formatPath = (path: readonly PropertyKey[]): string =>
+  path.reduce<string>(
+    (text, part) =>
+      typeof part === 'number' ? `${text}[${part}]` : `${text}${text ? '.' : ''}${String(part)}`,
+    '',
+  )
+
+const describeIssue = (issue: z.core.$ZodIssue): string => {
+  if (issue.code === 'unrecognized_keys') return `unknown field ${issue.keys.join(', ')}`
+  return issue.message.charAt(0).toLowerCase() + issue.message.slice(1)
+}
+
+/**
+ * Takes a parsed JSON value, returns a checked design with all defaults filled in, or notes that name
+ * the path of each error. Never throws for bad input and never changes the value.
+ */
+export const readDesign = (document: unknown, file = 'design.json'): Outcome<Design> => {
+  const excess = findExcess(document)
+  if (excess === 'too-deep') return failed([notes.tooDeep(file, MAX_DEPTH)])
+  if (excess === 'too-many') return failed([notes.tooManyLayers(file, MAX_LAYERS)])
+
+  const version = (document as { version?: unknown } | null)?.version
+  if (typeof version === 'number' && version > DESIGN_VERSION) {
+    return failed([notes.newerVersion(file, version, DESIGN_VERSION)])
+  }
+  const parsed = designSchema.safeParse(document)
+  if (!parsed.success) {
+    const found: Note[] = parsed.error.issues
+      .slice(0, MOST_ERRORS_SHOWN)
+      .map((issue) => notes.invalid(file, formatPath(issue.path), describeIssue(issue)))
+    return failed(found)
+  }
+  const broken = checkReferences(parsed.data, file)
+  if (broken.length > 0) return failed(broken.slice(0, MOST_ERRORS_SHOWN))
+  return { ok: true, value: parsed.data, notes: [] }
+}
+
+/** The JSON Schema (draft 2020-12) of the format, derived from the same description as the types. */
+export const buildJsonSchema = (): unknown =>
+  z.toJSONSchema(designSchema, { io: 'input', reused: 'ref', target: 'draft-2020-12' })

@@ -1,0 +1,87 @@
+import type { ComponentSet, Design, Screen } from './design.js'
+import type { Bind } from './component.js'
+import type { ComponentLayer, FrameLayer, InstanceLayer, Layer, TextLayer } from './layer.js'
+import { mapLayers } from './walk.js'
+
+type Props = Record<string, string | boolean>
+
+/** The drawing of a set that fits an instance best: the one that agrees with most of its variant values. */
+export const findVariant = (
+  set: ComponentSet,
+  values: Readonly<Record<string, string>>,
+): ComponentLayer => {
+  const wanted: Record<string, string> = {}
+  for (const property of set.properties) {
+    if (property.kind === 'variant') wanted[property.name] = property.default
+  }
+  Object.assign(wanted, values)
+  let best = set.variants[0]!
+  let bestScore = -1
+  for (const variant of set.variants) {
+    const score = Object.entries(wanted).filter(([k, v]) => variant.variant[k] === v).length
+    if (score > bestScore) [best, bestScore] = [variant, score]
+  }
+  return best
+}
+
+const defaultsOf = (set: ComponentSet): Props => {
+  const props: Props = {}
+  for (const p of set.properties) if (p.kind !== 'variant') props[p.name] = p.default
+  return props
+}
+
+const setText = (layer: TextLayer, text: string): TextLayer => {
+  const { lines: _drawnForOtherText, ...rest } = layer
+  return { ...rest, runs: [{ text, style: layer.runs[0]!.style }] }
+}
+
+const applyBind = (layer: Layer, bind: Bind, props: Props): Layer => {
+  let next = layer
+  const visible = bind.visible === undefined ? undefined : props[bind.visible]
+  if (typeof visible === 'boolean') next = { ...next, visible }
+  const text = bind.text === undefined ? undefined : props[bind.text]
+  if (typeof text === 'string' && next.type === 'text') next = setText(next, text)
+  const swap = bind.swap === undefined ? undefined : props[bind.swap]
+  if (typeof swap === 'string' && next.type === 'instance') next = { ...next, component: swap }
+  return next
+}
+
+/**
+ * Replaces every instance by a frame that holds what its component draws, with the instance's own
+ * texts and switches applied. Keys inside become `<instance key>/<component layer key>`, so they stay
+ * stable and unique. Takes a checked design (no unknown component, no cycle).
+ */
+export const resolveInstances = (design: Design): readonly Screen[] => {
+  const sets = new Map(design.components.map((set) => [set.key, set]))
+
+  const resolve = (instance: InstanceLayer): FrameLayer => {
+    const set = sets.get(instance.component)
+    if (!set) throw new Error(`unknown component ${instance.component} in ${instance.key}`)
+    const drawn = findVariant(set, instance.variant)
+    const props = { ...defaultsOf(set), ...instance.props }
+    const { component: _c, variant: _v, props: _p, type: _t, ...own } = instance
+    const { layout, fills, strokes, radius, clip } = drawn
+    const inside = (layer: Layer): Layer => {
+      const bound = layer.bind ? applyBind(layer, layer.bind, props) : layer
+      const keyed = { ...bound, key: `${instance.key}/${layer.key}` } as Layer
+      return keyed.type === 'instance' ? resolve(keyed) : keyed
+    }
+    return {
+      ...own,
+      type: 'frame',
+      effects: own.effects.length > 0 ? own.effects : drawn.effects,
+      ...(drawn.tokens || own.tokens ? { tokens: { ...drawn.tokens, ...own.tokens } } : {}),
+      ...(layout ? { layout } : {}),
+      fills,
+      strokes,
+      radius,
+      clip,
+      children: drawn.children.flatMap((child) => mapLayers(child, inside) ?? []),
+    }
+  }
+
+  return design.screens.map(
+    (screen) =>
+      mapLayers(screen, (layer) => (layer.type === 'instance' ? resolve(layer) : layer)) as Screen,
+  )
+}

@@ -1,0 +1,255 @@
+import type { Asset } from '../design/design.js'
+import { resolveCorners, resolveSides, type Box, type Corners } from '../design/geometry.js'
+import type { Layer, TextLayer } from '../design/layer.js'
+import type { Paint, Stroke } from '../design/paint.js'
+import { applyCase, createTableMeasure, type TextMeasure } from '../text/measure.js'
+import { layOutText } from '../text/wrap.js'
+import { aspectOf, drawEffects, drawPaint, DrawingContext } from './paint.js'
+import { element, escapeXml, formatNumber, type Attributes } from './svg-writer.js'
+
+export type DrawingOptions = {
+  readonly assets: Readonly<Record<string, Asset>>
+  /** Write each layer's key as `data-key`, so that a page can tell what was pointed at. */
+  readonly keys?: boolean
+  /** Put before every id of the drawing. */
+  readonly idPrefix?: string
+  readonly measure?: TextMeasure
+  /** The part to show, in the layer's own coordinates; its box when absent. */
+  readonly view?: Box
+}
+
+type Pen = {
+  readonly context: DrawingContext
+  readonly keys: boolean
+  readonly measure: TextMeasure
+}
+
+const roundedRectangle = (
+  { width, height }: Box,
+  corners: Corners,
+): { name: string; attributes: Attributes } => {
+  const most = Math.min(width, height) / 2
+  const { topLeft, topRight, bottomRight, bottomLeft } = corners
+  const [a, b, c, d] = [topLeft, topRight, bottomRight, bottomLeft].map((r) => Math.min(r, most))
+  if (a === b && b === c && c === d) {
+    return { name: 'rect', attributes: { width, height, rx: a! > 0 ? a : undefined } }
+  }
+  const arc = (r: number, x: number, y: number): string =>
+    r > 0
+      ? `A${[r, r, 0, 0, 1, x, y].map(formatNumber).join(' ')}`
+      : `L${formatNumber(x)} ${formatNumber(y)}`
+  const move = (x: number, y: number): string => `L${formatNumber(x)} ${formatNumber(y)}`
+  return {
+    name: 'path',
+    attributes: {
+      d:
+        `M${formatNumber(a!)} 0${move(width - b!, 0)}${arc(b!, width, b!)}${move(width, height - c!)}` +
+        `${arc(c!, width - c!, height)}${move(d!, height)}${arc(d!, 0, height - d!)}${move(0, a!)}${arc(a!, a!, 0)}Z`,
+    },
+  }
+}
+
+/** The outline of a layer, as an element without paint, in the layer's own coordinates. */
+const outlineOf = (layer: Layer, grow = 0): { name: string; attributes: Attributes }[] => {
+  const box = {
+    ...layer.box,
+    width: Math.max(0, layer.box.width + 2 * grow),
+    height: Math.max(0, layer.box.height + 2 * grow),
+  }
+  const shift: Attributes =
+    grow === 0 ? {} : { transform: `translate(${formatNumber(-grow)} ${formatNumber(-grow)})` }
+  switch (layer.type) {
+    case 'ellipse': {
+      const { width, height } = layer.box
+      return [
+        {
+          name: 'ellipse',
+          attributes: { cx: width / 2, cy: height / 2, rx: box.width / 2, ry: box.height / 2 },
+        },
+      ]
+    }
+    case 'line':
+      return [
+        {
+          name: 'line',
+          attributes: { x1: layer.from.x, y1: layer.from.y, x2: layer.to.x, y2: layer.to.y },
+        },
+      ]
+    case 'path':
+      return layer.paths.map(({ d, rule }) => ({
+        name: 'path',
+        attributes: { d, 'fill-rule': rule === 'evenodd' ? rule : undefined },
+      }))
+    default: {
+      const radius = 'radius' in layer ? resolveCorners(layer.radius) : resolveCorners(0)
+      const corners =
+        grow === 0 ? radius : mapCorners(radius, (r) => (r > 0 ? Math.max(0, r + grow) : 0))
+      const { name, attributes } = roundedRectangle(box, corners)
+      return [{ name, attributes: { ...attributes, ...shift } }]
+    }
+  }
+}
+
+const mapCorners = (c: Corners, change: (radius: number) => number): Corners => ({
+  topLeft: change(c.topLeft),
+  topRight: change(c.topRight),
+  bottomRight: change(c.bottomRight),
+  bottomLeft: change(c.bottomLeft),
+})
+
+const blendStyle = (blend: string): string | undefined =>
+  blend === 'normal' ? undefined : `mix-blend-mode:${blend}`
+
+const drawFill = (pen: Pen, layer: Layer, paint: Paint): string =>
+  outlineOf(layer)
+    .map(({ name, attributes }) =>
+      element(name, {
+        ...attributes,
+        ...drawPaint(pen.context, paint, layer.box, 'fill'),
+        style: blendStyle(paint.blend),
+      }),
+    )
+    .join('')
+
+const drawStroke = (pen: Pen, layer: Layer, stroke: Stroke): string => {
+  const paint = drawPaint(pen.context, stroke.paint, layer.box, 'stroke')
+  if (typeof stroke.width !== 'number') return drawSides(layer, stroke, paint)
+  const isBox = layer.type !== 'path' && layer.type !== 'line'
+  const share = stroke.align === 'centre' || !isBox ? 0 : stroke.align === 'inside' ? -0.5 : 0.5
+  const line = {
+    ...paint,
+    fill: 'none',
+    'stroke-width': stroke.width,
+    'stroke-dasharray':
+      stroke.dash.length > 0 ? stroke.dash.map(formatNumber).join(' ') : undefined,
+    'stroke-linecap': stroke.cap === 'butt' ? undefined : stroke.cap,
+    'stroke-linejoin': stroke.join === 'miter' ? undefined : stroke.join,
+  }
+  return outlineOf(layer, share * stroke.width)
+    .map(({ name, attributes }) => element(name, { ...attributes, ...line }))
+    .join('')
+}
+
+/** Borders of different width are drawn as bars along the sides. */
+const drawSides = (layer: Layer, stroke: Stroke, paint: Attributes): string => {
+  const { top, right, bottom, left } = resolveSides(stroke.width)
+  const { width, height } = layer.box
+  const color = { fill: paint['stroke'], 'fill-opacity': paint['stroke-opacity'] }
+  return [
+    top > 0 ? element('rect', { width, height: top, ...color }) : '',
+    bottom > 0 ? element('rect', { y: height - bottom, width, height: bottom, ...color }) : '',
+    left > 0 ? element('rect', { width: left, height, ...color }) : '',
+    right > 0 ? element('rect', { x: width - right, width: right, height, ...color }) : '',
+  ].join('')
+}
+
+const drawText = (pen: Pen, layer: TextLayer): string =>
+  layOutText(layer, pen.measure)
+    .flatMap((line) =>
+      line.pieces.map(({ text, style, x }) =>
+        element(
+          'text',
+          {
+            x,
+            y: line.baseline,
+            'font-family': `${style.family}, sans-serif`,
+            'font-size': style.size,
+            'font-weight': style.weight === 400 ? undefined : style.weight,
+            'font-style': style.italic ? 'italic' : undefined,
+            'letter-spacing': style.letterSpacing || undefined,
+            'text-decoration': style.decoration === 'none' ? undefined : style.decoration,
+            'xml:space': 'preserve',
+            fill: style.color.slice(0, 7),
+            'fill-opacity':
+              style.color.length === 9 ? parseInt(style.color.slice(7), 16) / 255 : undefined,
+          },
+          escapeXml(applyCase(text, style)),
+        ),
+      ),
+    )
+    .join('')
+
+const drawPicture = (pen: Pen, layer: Layer & { type: 'image' }): string => {
+  const href = pen.context.imageAddress(layer.asset)
+  if (!href)
+    return drawFill(pen, layer, { kind: 'solid', color: '#d9d9d9', opacity: 1, blend: 'normal' })
+  const corners = resolveCorners(layer.radius)
+  const isRound = Object.values(corners).some((r) => r > 0)
+  const clip = isRound ? defineClip(pen, layer) : undefined
+  const { width, height } = layer.box
+  return element('image', {
+    href,
+    width,
+    height,
+    preserveAspectRatio: aspectOf(layer.fit),
+    'clip-path': clip,
+  })
+}
+
+const defineClip = (pen: Pen, layer: Layer): string => {
+  const outline = outlineOf(layer)
+    .map((o) => element(o.name, o.attributes))
+    .join('')
+  return `url(#${pen.context.define((id) => element('clipPath', { id }, outline))})`
+}
+
+const drawContent = (pen: Pen, layer: Layer): string => {
+  const fills =
+    'fills' in layer ? layer.fills.map((paint) => drawFill(pen, layer, paint)).join('') : ''
+  const strokes =
+    'strokes' in layer ? layer.strokes.map((s) => drawStroke(pen, layer, s)).join('') : ''
+  if (layer.type === 'text') return drawText(pen, layer)
+  if (layer.type === 'image') return drawPicture(pen, layer) + strokes
+  if (!('children' in layer)) return fills + strokes
+  const children = layer.children.map((child) => drawLayerAt(pen, child)).join('')
+  const clips = 'clip' in layer && layer.clip && children !== ''
+  const inside = clips ? element('g', { 'clip-path': defineClip(pen, layer) }, children) : children
+  return fills + inside + strokes
+}
+
+const drawLayerAt = (pen: Pen, layer: Layer): string => {
+  if (!layer.visible) return ''
+  const { x, y, width, height } = layer.box
+  const turn = layer.rotationDeg
+    ? ` rotate(${[layer.rotationDeg, width / 2, height / 2].map(formatNumber).join(' ')})`
+    : ''
+  const isMoved = x !== 0 || y !== 0 || turn !== ''
+  return element(
+    'g',
+    {
+      'data-key': pen.keys ? layer.key : undefined,
+      transform: isMoved ? `translate(${formatNumber(x)} ${formatNumber(y)})${turn}` : undefined,
+      opacity: layer.opacity < 1 ? layer.opacity : undefined,
+      filter: drawEffects(pen.context, layer.effects),
+      style: blendStyle(layer.blend),
+    },
+    drawContent(pen, layer),
+  )
+}
+
+/**
+ * Draws a layer (a screen, or any part of one, with instances resolved) as a stand-alone SVG document
+ * whose view is the layer's box. All text from the design is escaped; nothing outside is referred to.
+ */
+export const drawLayer = (layer: Layer, options: DrawingOptions): string => {
+  const context = new DrawingContext(options.assets, options.idPrefix ?? 'd')
+  const pen: Pen = {
+    context,
+    keys: options.keys ?? false,
+    measure: options.measure ?? createTableMeasure(),
+  }
+  const view = options.view ?? { x: 0, y: 0, width: layer.box.width, height: layer.box.height }
+  const content = drawLayerAt(pen, { ...layer, box: { ...layer.box, x: 0, y: 0 } })
+  const definitions =
+    context.definitions.length > 0 ? `<defs>${context.definitions.join('')}</defs>` : ''
+  return element(
+    'svg',
+    {
+      xmlns: 'http://www.w3.org/2000/svg',
+      width: view.width,
+      height: view.height,
+      viewBox: [view.x, view.y, view.width, view.height].map(formatNumber).join(' '),
+    },
+    definitions + content,
+  )
+}

@@ -1,0 +1,315 @@
+import type { Attribute, MarkupNode } from '../shared/markup.js'
+import {
+  concat,
+  fill,
+  group,
+  hardline,
+  ifBreak,
+  indent,
+  join,
+  line,
+  softline,
+  span,
+  type Doc,
+  type GroupId,
+} from '../shared/document.js'
+import { escapeText, quoteAttribute } from './escape.js'
+
+/**
+ * Prints HTML so that Prettier leaves it as it is. White space around inline elements is part of the text,
+ * so where there is none to break at, the line is broken inside a tag: the last `>` of one tag, or the
+ * first part of the next, is printed by ("borrowed" by) its neighbour. The names follow that idea.
+ */
+type Node = {
+  readonly kind: 'text' | 'element'
+  readonly tag: string
+  readonly attributes: readonly Attribute[]
+  readonly words: readonly string[]
+  readonly layer: string | undefined
+  children: Node[]
+  parent: Node | undefined
+  prev: Node | undefined
+  next: Node | undefined
+  /** Whether white space stands there in the source, and whether it would show. */
+  hasLeadingSpaces: boolean
+  hasTrailingSpaces: boolean
+  leadingIsSensitive: boolean
+  trailingIsSensitive: boolean
+}
+
+const INLINE = new Set(['a', 'br', 'img', 'span'])
+const VOID = new Set(['br', 'img', 'link', 'meta'])
+const ALWAYS_BROKEN = new Set(['body', 'head', 'html', 'ol', 'ul'])
+
+const isInline = (node: Node): boolean => node.kind === 'text' || INLINE.has(node.tag)
+
+const toNode = (markup: MarkupNode, isSpaced: boolean, parent: Node | undefined): Node => {
+  const common = {
+    parent,
+    prev: undefined,
+    next: undefined,
+    leadingIsSensitive: false,
+    trailingIsSensitive: false,
+  }
+  if (markup.kind === 'text') {
+    const escaped = escapeText(markup.text)
+    return {
+      ...common,
+      kind: 'text',
+      tag: '',
+      attributes: [],
+      layer: undefined,
+      words: escaped.split(' ').filter(Boolean),
+      children: [],
+      hasLeadingSpaces: isSpaced || escaped.startsWith(' '),
+      hasTrailingSpaces: isSpaced || escaped.endsWith(' '),
+    }
+  }
+  const node: Node = {
+    ...common,
+    kind: 'element',
+    tag: markup.tag,
+    attributes: markup.attributes,
+    words: [],
+    layer: markup.layer,
+    children: [],
+    hasLeadingSpaces: isSpaced,
+    hasTrailingSpaces: isSpaced,
+  }
+  const isInsideSpaced = markup.content === 'blocks'
+  node.children = markup.children.map((child) => toNode(child, isInsideSpaced, node))
+  node.children.forEach((child, i) => {
+    child.prev = node.children[i - 1]
+    child.next = node.children[i + 1]
+  })
+  for (const child of node.children) {
+    // White space belongs to the text that has it; the neighbour sees it as its own.
+    child.hasLeadingSpaces ||= child.prev?.kind === 'text' && child.prev.hasTrailingSpaces
+    child.hasTrailingSpaces ||= child.next?.kind === 'text' && child.next.hasLeadingSpaces
+    // A line end in the source after <br> cannot be seen.
+    child.hasLeadingSpaces ||= child.prev?.tag === 'br'
+    child.hasTrailingSpaces ||= child.tag === 'br' && child.next !== undefined
+  }
+  for (const child of node.children) {
+    child.leadingIsSensitive =
+      isInline(child) && (child.prev ? isInline(child.prev) : isInline(node))
+    child.trailingIsSensitive =
+      isInline(child) && (child.next ? isInline(child.next) : isInline(node))
+  }
+  return node
+}
+
+const lastDescendant = (node: Node): Node => {
+  const last = node.children.at(-1)
+  return last ? lastDescendant(last) : node
+}
+
+const borrowsNextOpeningStart = (node: Node): boolean =>
+  node.next !== undefined &&
+  node.next.kind === 'element' &&
+  node.kind === 'text' &&
+  node.trailingIsSensitive &&
+  !node.hasTrailingSpaces
+
+const borrowsPrevClosingEnd = (node: Node): boolean =>
+  node.prev !== undefined &&
+  node.prev.kind === 'element' &&
+  node.leadingIsSensitive &&
+  !node.hasLeadingSpaces
+
+const borrowsParentOpeningEnd = (node: Node): boolean =>
+  node.prev === undefined &&
+  node.parent !== undefined &&
+  node.leadingIsSensitive &&
+  !node.hasLeadingSpaces
+
+const borrowsLastChildClosingEnd = (node: Node): boolean => {
+  const last = node.children.at(-1)
+  return (
+    last !== undefined &&
+    last.trailingIsSensitive &&
+    !last.hasTrailingSpaces &&
+    lastDescendant(last).kind === 'element'
+  )
+}
+
+const borrowsParentClosingStart = (node: Node): boolean =>
+  node.next === undefined &&
+  !node.hasTrailingSpaces &&
+  node.trailingIsSensitive &&
+  lastDescendant(node).kind === 'text'
+
+const isVoid = (node: Node): boolean => VOID.has(node.tag)
+
+const closingEndMarker = (node: Node): string => (isVoid(node) ? '/>' : '>')
+
+const openingStart = (node: Node): string => `${openingPrefix(node)}<${node.tag}`
+
+/** What a node prints for its neighbours before its own start. */
+const openingPrefix = (node: Node): string => {
+  if (borrowsParentOpeningEnd(node)) return '>'
+  if (borrowsPrevClosingEnd(node)) return closingEndMarker(node.prev!)
+  return ''
+}
+
+/** What a node prints for its neighbours after its own end. */
+const closingSuffix = (node: Node): string => {
+  if (borrowsParentClosingStart(node)) return closingStart(node.parent!)
+  if (borrowsNextOpeningStart(node)) return `<${node.next!.tag}`
+  return ''
+}
+
+const closingStart = (node: Node): string => `</${node.tag}`
+
+const printAttributes = (node: Node): Doc => {
+  if (node.attributes.length === 0) return isVoid(node) ? ' ' : ''
+  const parts = node.attributes.map((a): Doc =>
+    a.kind === 'text' && a.text === '' && a.name !== 'alt'
+      ? a.name
+      : `${a.name}=${quoteAttribute(a.kind === 'text' ? a.text : a.code)}`,
+  )
+  const first = node.children[0]
+  const endIsBorrowed =
+    (first !== undefined && borrowsParentOpeningEnd(first)) ||
+    (isVoid(node) &&
+      node.parent !== undefined &&
+      borrowsLastChildClosingEnd(node.parent) &&
+      node.next === undefined)
+  const end: Doc = endIsBorrowed ? (isVoid(node) ? ' ' : '') : isVoid(node) ? line : softline
+  return concat([indent(concat([line, join(line, parts)])), end])
+}
+
+const printOpeningTag = (node: Node): Doc => {
+  const first = node.children[0]
+  // A tag whose start the text before it has printed goes on with its attributes.
+  const start = node.prev && borrowsNextOpeningStart(node.prev) ? '' : openingStart(node)
+  const end = isVoid(node) || (first && borrowsParentOpeningEnd(first)) ? '' : '>'
+  return concat([start, printAttributes(node), end])
+}
+
+const printClosingTag = (node: Node): Doc => {
+  const last = node.children.at(-1)
+  const start =
+    isVoid(node) || (last && borrowsParentClosingStart(last))
+      ? ''
+      : closingPrefix(node) + closingStart(node)
+  const isEndBorrowed = node.next
+    ? borrowsPrevClosingEnd(node.next)
+    : node.parent !== undefined && borrowsLastChildClosingEnd(node.parent)
+  const end = isEndBorrowed ? '' : closingEndMarker(node) + closingSuffix(node)
+  return start + end
+}
+
+const closingPrefix = (node: Node): string =>
+  borrowsLastChildClosingEnd(node) ? closingEndMarker(node.children.at(-1)!) : ''
+
+const printText = (node: Node): Doc => {
+  const words = [...node.words]
+  words[0] = openingPrefix(node) + (words[0] ?? '')
+  words[words.length - 1] += closingSuffix(node)
+  return fill(words.flatMap((word, i): Doc[] => (i === 0 ? [word] : [line, word])))
+}
+
+const printChild = (node: Node): Doc => {
+  const doc = node.kind === 'text' ? printText(node) : printElement(node)
+  return node.layer === undefined ? doc : span(node.layer, doc)
+}
+
+const prefersBreakBefore = (node: Node): boolean => node.prev?.tag === 'br'
+
+/** What stands between two neighbours. */
+const between = (prev: Node, next: Node): Doc => {
+  if (prev.kind === 'text' && next.kind === 'text') {
+    return prev.trailingIsSensitive ? (prev.hasTrailingSpaces ? line : '') : softline
+  }
+  const isGlued =
+    (borrowsNextOpeningStart(prev) &&
+      (next.children[0] !== undefined || isVoid(next) || next.attributes.length > 0)) ||
+    (prev.kind === 'element' && isVoid(prev) && borrowsPrevClosingEnd(next))
+  if (isGlued) return ''
+  const isFree =
+    !next.leadingIsSensitive ||
+    prefersBreakBefore(next) ||
+    (borrowsPrevClosingEnd(next) && prev.children.length > 0 && lastBorrowsParentClosing(prev))
+  if (isFree) return hardline
+  return next.hasLeadingSpaces ? line : softline
+}
+
+/** `<a><b>text</b></a>` after which nothing may break: the last child has printed the closing tag already. */
+const lastBorrowsParentClosing = (node: Node): boolean => {
+  const last = node.children.at(-1)
+  const inner = last?.children.at(-1)
+  return (
+    last !== undefined &&
+    inner !== undefined &&
+    borrowsParentClosingStart(last) &&
+    borrowsParentClosingStart(inner)
+  )
+}
+
+const printChildren = (node: Node): Doc => {
+  const ids = node.children.map((_, i): GroupId => ({ name: String(i) }))
+  if (ALWAYS_BROKEN.has(node.tag)) return join(hardline, node.children.map(printChild))
+  return concat(
+    node.children.map((child, i) => {
+      if (child.kind === 'text') {
+        const before = child.prev?.kind === 'text' ? between(child.prev, child) : ''
+        return concat([before, printChild(child)])
+      }
+      const before: Doc[] = []
+      const leading: Doc[] = []
+      const trailing: Doc[] = []
+      const after: Doc[] = []
+      const previous = child.prev ? between(child.prev, child) : ''
+      const following = child.next ? between(child, child.next) : ''
+      if (previous !== '') {
+        if (previous === hardline) before.push(hardline)
+        else if (child.prev!.kind === 'text') leading.push(previous)
+        else leading.push(ifBreak('', softline, ids[i - 1]))
+      }
+      if (following !== '') {
+        if (following === hardline) {
+          if (child.next!.kind === 'text') after.push(hardline)
+        } else trailing.push(following)
+      }
+      return concat([
+        ...before,
+        group(
+          concat([...leading, group(concat([printChild(child), ...trailing]), { id: ids[i]! })]),
+        ),
+        ...after,
+      ])
+    }),
+  )
+}
+
+const printElement = (node: Node): Doc => {
+  const id: GroupId = { name: 'attributes' }
+  const opening = group(printOpeningTag(node), { id })
+  const first = node.children[0]
+  const last = node.children.at(-1)
+  if (!first || !last) return group(concat([opening, printClosingTag(node)]))
+  const onlyChildOnOwnLine =
+    first === last &&
+    first.kind === 'element' &&
+    first.hasLeadingSpaces &&
+    (!last.trailingIsSensitive || last.hasTrailingSpaces)
+  const mustBreak = ALWAYS_BROKEN.has(node.tag) || onlyChildOnOwnLine
+  const before: Doc = first.hasLeadingSpaces && first.leadingIsSensitive ? line : softline
+  const endIsBorrowed = node.next
+    ? borrowsPrevClosingEnd(node.next)
+    : node.parent !== undefined && borrowsLastChildClosingEnd(node.parent)
+  const hasSpaceAtEnd = last.hasTrailingSpaces && last.trailingIsSensitive
+  const after: Doc = endIsBorrowed ? (hasSpaceAtEnd ? ' ' : '') : hasSpaceAtEnd ? line : softline
+  return group(
+    concat([
+      opening,
+      indent(concat([mustBreak ? hardline : before, printChildren(node)])),
+      mustBreak ? hardline : after,
+      printClosingTag(node),
+    ]),
+  )
+}
+
+/** Prints a tree of tags; the outermost element stands as if alone in its file. */
+export const printHtml = (markup: MarkupNode): Doc => printChild(toNode(markup, true, undefined))

@@ -1,0 +1,10 @@
+import { html } from './html/index.js'
+import { react } from './react/index.js'
+import type { Target } from './target.js'
+
+/** Every output language, in the order they are offered. */
+export const TARGETS = { html, react } satisfies Record<string, Target>
+
+export type TargetId = keyof typeof TARGETS
+
+export const isTargetId = (id: string): id is TargetId => Object.hasOwn(TARGETS, id)

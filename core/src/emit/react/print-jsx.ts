@@ -1,0 +1,147 @@
+import type { Attribute, MarkupElement, MarkupNode } from '../shared/markup.js'
+import {
+  concat,
+  either,
+  fill,
+  group,
+  hardline,
+  ifBreak,
+  indent,
+  isHard,
+  line,
+  softline,
+  span,
+  type Doc,
+} from '../shared/document.js'
+import { escapeText, quoteAttribute } from './escape.js'
+
+/** Prints JSX so that Prettier leaves it as it is. */
+
+/** A space at the end of a line would be lost, so it is written as an expression there. */
+const jsxSpace: Doc = ifBreak(concat(['{" "}', softline]), ' ')
+
+const printAttribute = (attribute: Attribute): Doc =>
+  attribute.kind === 'code'
+    ? `${attribute.name}={${attribute.code}}`
+    : `${attribute.name}=${quoteAttribute(attribute.text)}`
+
+const isVoid = (element: MarkupElement): boolean => element.children.length === 0
+
+const printOpeningTag = (element: MarkupElement): Doc => {
+  const { tag, attributes } = element
+  const closesItself = isVoid(element)
+  const [only] = attributes
+  if (!only) return closesItself ? `<${tag} />` : `<${tag}>`
+  if (attributes.length === 1 && only.kind === 'text') {
+    return group(concat([`<${tag} `, printAttribute(only), closesItself ? ' />' : '>']))
+  }
+  const list = attributes.map((a) => concat([line, printAttribute(a)]))
+  const end = closesItself ? concat([line, '/>']) : concat([softline, '>'])
+  return group(concat([`<${tag}`, indent(concat(list)), end]))
+}
+
+/** After a tag that closes itself a longer word starts on a new line. */
+const separator = (word: string, neighbour: MarkupNode | undefined, self: MarkupNode): Doc => {
+  const closesItself = (node: MarkupNode | undefined): boolean =>
+    node?.kind === 'element' && isVoid(node)
+  if (!closesItself(self) && !closesItself(neighbour)) return softline
+  return word.length === 1 ? softline : hardline
+}
+
+/** Contents and separators by turns, as `fill` wants them. */
+const textParts = (children: readonly MarkupNode[]): Doc[] => {
+  const parts: Doc[] = []
+  children.forEach((child, i) => {
+    const next = children[i + 1]
+    if (child.kind === 'element') {
+      parts.push(printElement(child))
+      if (next === undefined) return
+      if (next.kind === 'element') parts.push(hardline)
+      else {
+        const firstWord = escapeText(next.text).trim().split(' ')[0] ?? ''
+        parts.push(separator(firstWord, next, child))
+      }
+      return
+    }
+    const words = escapeText(child.text).split(' ')
+    if (words[0] === '') {
+      words.shift()
+      parts.push('', jsxSpace)
+    }
+    const endsWithSpace = words.at(-1) === ''
+    if (endsWithSpace) words.pop()
+    if (words.length === 0) return
+    words.forEach((word, j) => parts.push(...(j === 0 ? [word] : [line, word])))
+    if (endsWithSpace) parts.push(jsxSpace)
+    else if (next !== undefined) parts.push(separator(words.at(-1)!, next, child))
+  })
+  return parts
+}
+
+/** Drops the line ends that a written space makes needless. */
+const joinSeparators = (parts: Doc[]): Doc[] => {
+  const isLine = (doc: Doc | undefined): boolean => doc === softline || doc === hardline
+  for (let i = parts.length - 2; i >= 0; i--) {
+    const [first, middle, last] = [parts[i], parts[i + 1], parts[i + 2]]
+    if (first === '' && middle === '') parts.splice(i, 2)
+    else if (isLine(first) && middle === '' && last === jsxSpace) parts.splice(i, 2)
+    else if (first === jsxSpace && middle === '' && (isLine(last) || last === jsxSpace)) {
+      parts.splice(i + 1, 2)
+    }
+  }
+  return parts
+}
+
+const isText = (node: MarkupNode): boolean => node.kind === 'text' && node.text.trim() !== ''
+
+const printWithText = (element: MarkupElement, opening: Doc, closing: Doc): Doc => {
+  const parts = joinSeparators(textParts(element.children))
+  const containsTag = element.children.some((c) => c.kind === 'element')
+  const mustBreak =
+    isHard(opening) || containsTag || element.attributes.length > 1 || parts.some(isHard)
+  const broken = parts.map((part, i): Doc => {
+    if (part !== jsxSpace) return part
+    if (i === 1 && parts[0] === '') return concat(['{" "}', hardline])
+    return i === parts.length - 1 ? '{" "}' : part
+  })
+  const multiline = group(
+    concat([opening, indent(concat([hardline, fill(broken)])), hardline, closing]),
+  )
+  if (mustBreak) return multiline
+  return either(concat([opening, fill(parts), closing]), multiline)
+}
+
+const printElement = (element: MarkupElement): Doc => {
+  const opening = printOpeningTag(element)
+  const closing = `</${element.tag}>`
+  const doc = isVoid(element)
+    ? opening
+    : element.children.some(isText)
+      ? printWithText(element, opening, closing)
+      : group(
+          concat([
+            opening,
+            indent(
+              concat(
+                element.children.flatMap((c) =>
+                  c.kind === 'element' ? [hardline, printElement(c)] : [],
+                ),
+              ),
+            ),
+            hardline,
+            closing,
+          ]),
+        )
+  return element.layer === undefined ? doc : span(element.layer, doc)
+}
+
+/** Prints an element as the value of `return`: in parentheses when it takes several lines. */
+export const printReturnedJsx = (element: MarkupElement): Doc =>
+  group(
+    concat([
+      ifBreak('(', ''),
+      indent(concat([softline, printElement(element)])),
+      softline,
+      ifBreak(')', ''),
+    ]),
+  )

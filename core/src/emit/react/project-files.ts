@@ -1,0 +1,118 @@
+import { cleanControls } from '../html/escape.js'
+import { jsonFile, textFile, type EmittedFile } from '../shared/emitted-file.js'
+import { quoteString } from './escape.js'
+
+type Screen = { readonly component: string; readonly route: string }
+
+const importOf = ({ component }: Screen): string =>
+  `import { ${component} } from "./screens/${component}";\n`
+
+const singleApp = (screen: Screen): string => `${importOf(screen)}
+export function App() {
+  return <${screen.component} />;
+}
+`
+
+/** A route on one line, or with its attributes below each other when it is too long for one. */
+const routeOf = ({ component, route }: Screen): string => {
+  const oneLine = `      <Route path=${quoteString(route)} element={<${component} />} />`
+  if (oneLine.length <= 80) return oneLine
+  return `      <Route\n        path=${quoteString(route)}\n        element={<${component} />}\n      />`
+}
+
+const routedApp = (
+  screens: readonly Screen[],
+): string => `import { Route, Routes } from "react-router";
+${screens.map(importOf).join('')}
+export function App() {
+  return (
+    <Routes>
+${screens.map(routeOf).join('\n')}
+    </Routes>
+  );
+}
+`
+
+const main = (isRouted: boolean): string => `import { StrictMode } from "react";
+import { createRoot } from "react-dom/client";
+${isRouted ? 'import { HashRouter } from "react-router";\n' : ''}import { App } from "./App";
+import "./index.css";
+
+createRoot(document.getElementById("root")!).render(
+  <StrictMode>
+${isRouted ? '    <HashRouter>\n      <App />\n    </HashRouter>' : '    <App />'}
+  </StrictMode>,
+);
+`
+
+const page = (title: string): string => `<!doctype html>
+<html lang="en">
+  <head>
+    <meta charset="utf-8" />
+    <meta name="viewport" content="width=device-width, initial-scale=1" />
+    <title>${title}</title>
+  </head>
+  <body>
+    <div id="root"></div>
+    <script type="module" src="/src/main.tsx"></script>
+  </body>
+</html>
+`
+
+const VITE_CONFIG = `import tailwindcss from "@tailwindcss/vite";
+import react from "@vitejs/plugin-react";
+import { defineConfig } from "vite";
+
+// A relative base lets the built site stand in any folder.
+export default defineConfig({ base: "./", plugins: [react(), tailwindcss()] });
+`
+
+const TSCONFIG = {
+  compilerOptions: {
+    target: 'es2022',
+    module: 'esnext',
+    moduleResolution: 'bundler',
+    lib: ['es2023', 'dom', 'dom.iterable'],
+    jsx: 'react-jsx',
+    types: ['vite/client'],
+    strict: true,
+    noUnusedLocals: true,
+    noUnusedParameters: true,
+    isolatedModules: true,
+    skipLibCheck: true,
+    noEmit: true,
+  },
+  include: ['src', 'vite.config.ts'],
+}
+
+const README = `# Screens
+
+\`\`\`sh
+npm install
+npm run dev
+\`\`\`
+
+\`npm run build\` checks the types and writes the site to \`dist\`.
+Each screen is a component in \`src/screens\`; tokens and fonts are in \`src/index.css\`.
+`
+
+const escapeTitle = (name: string): string =>
+  cleanControls(name)
+    .replace(/\s+/g, ' ')
+    .trim()
+    .slice(0, 50)
+    .replace(/&/g, '&amp;')
+    .replace(/</g, '&lt;')
+
+/** The files around the screens: entry, routes and configuration. */
+export const buildProjectFiles = (name: string, screens: readonly Screen[]): EmittedFile[] => {
+  const isRouted = screens.length > 1
+  return [
+    textFile('src/App.tsx', isRouted ? routedApp(screens) : singleApp(screens[0]!)),
+    textFile('src/main.tsx', main(isRouted)),
+    textFile('index.html', page(escapeTitle(name) || 'Screens')),
+    textFile('vite.config.ts', VITE_CONFIG),
+    jsonFile('tsconfig.json', TSCONFIG),
+    textFile('README.md', README),
+  ]
+}

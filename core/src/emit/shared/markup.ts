@@ -1,0 +1,34 @@
+/** A value written in quotes, or code in braces for dialects that have code. */
+export type Attribute =
+  | { readonly name: string; readonly kind: 'text'; readonly text: string }
+  | { readonly name: string; readonly kind: 'code'; readonly code: string }
+
+export type MarkupText = { readonly kind: 'text'; readonly text: string }
+
+export type MarkupElement = {
+  readonly kind: 'element'
+  readonly tag: string
+  readonly attributes: readonly Attribute[]
+  /**
+   * `blocks`: white space between the children does not show, so each may have its own line;
+   * `text`: every space is part of the text.
+   */
+  readonly content: 'blocks' | 'text'
+  readonly children: readonly MarkupNode[]
+  /** Key of the layer it stands for. */
+  readonly layer?: string
+}
+
+/** The tree between the UI tree and the printed file, shared by the targets that write tags. */
+export type MarkupNode = MarkupText | MarkupElement
+
+export const text = (name: string, value: string): Attribute => ({
+  name,
+  kind: 'text',
+  text: value,
+})
+export const code = (name: string, value: string): Attribute => ({
+  name,
+  kind: 'code',
+  code: value,
+})

@@ -1,0 +1,64 @@
+/** Letters and digits of ASCII only, accents taken off: `Übersicht 2` → ['Ubersicht', '2']. */
+const words = (text: string): string[] =>
+  text
+    .normalize('NFKD')
+    .replace(/\p{M}/gu, '')
+    .replace(/([a-z\d])([A-Z])/g, '$1 $2')
+    .split(/[^A-Za-z0-9]+/)
+    .filter(Boolean)
+
+/** `Log a sighting` → `log-a-sighting`; a text without Latin letters or digits gives the fallback. */
+export const toKebab = (text: string, fallback: string): string =>
+  words(text).join('-').toLowerCase().slice(0, 60).replace(/-+$/, '') || fallback
+
+// Names the language or the files around a component already use.
+const TAKEN = new Set([
+  'App',
+  'Array',
+  'Boolean',
+  'Error',
+  'Fragment',
+  'Function',
+  'Image',
+  'JSX',
+  'Link',
+  'Map',
+  'Number',
+  'Object',
+  'Promise',
+  'React',
+  'Route',
+  'Routes',
+  'Set',
+  'String',
+  'Symbol',
+])
+
+/** `log a sighting` → `LogASighting`: a valid identifier that no other part of the file uses. */
+export const toPascal = (text: string, fallback: string): string => {
+  const joined = words(text)
+    .map((word) => word.charAt(0).toUpperCase() + word.slice(1))
+    .join('')
+    .slice(0, 60)
+  const name = /^[A-Z]/.test(joined) ? joined : `${fallback}${joined}`
+  return TAKEN.has(name) ? `${name}Screen` : name
+}
+
+/** Makes names different from one another by counting: a, a → a, a2. Letter case does not count. */
+export class UniqueNames {
+  private readonly used = new Set<string>()
+
+  constructor(
+    private readonly separator: string,
+    taken: readonly string[] = [],
+  ) {
+    for (const name of taken) this.used.add(name.toLowerCase())
+  }
+
+  take(wanted: string): string {
+    let name = wanted
+    for (let n = 2; this.used.has(name.toLowerCase()); n++) name = `${wanted}${this.separator}${n}`
+    this.used.add(name.toLowerCase())
+    return name
+  }
+}

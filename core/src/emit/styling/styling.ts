@@ -1,0 +1,17 @@
+import type { TextStyle } from '../../design/text.js'
+import type { UiImage, UiNode } from '../../ui/nodes.js'
+
+/** Turns styles into class names and remembers what the style sheet must define for them. */
+export type Styling = {
+  /** Classes of a node. */
+  node(node: UiNode): readonly string[]
+  /** Classes of a run, for what differs from its text. */
+  run(style: Partial<TextStyle>): readonly string[]
+  /** Classes of the element around a picture that is a link, and of the picture inside it. */
+  frame(node: UiImage): readonly string[]
+  picture(node: UiImage): readonly string[]
+  /** The style sheet's source, after all classes were asked for. */
+  stylesheet(): string
+  /** Every class that was handed out. */
+  readonly classes: ReadonlySet<string>
+}

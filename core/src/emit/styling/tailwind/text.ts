@@ -1,0 +1,107 @@
+import type { TextStyle } from '../../../design/text.js'
+import type { UiText } from '../../../ui/nodes.js'
+import { colorClass } from './box.js'
+import type { TailwindTheme } from './theme.js'
+import { decimal, spacing } from './values.js'
+
+const SIZES: Readonly<Record<number, string>> = {
+  12: 'xs',
+  14: 'sm',
+  16: 'base',
+  18: 'lg',
+  20: 'xl',
+  24: '2xl',
+  30: '3xl',
+  36: '4xl',
+  48: '5xl',
+  60: '6xl',
+  72: '7xl',
+  96: '8xl',
+  128: '9xl',
+}
+const WEIGHTS: Readonly<Record<number, string>> = {
+  100: 'thin',
+  200: 'extralight',
+  300: 'light',
+  400: 'normal',
+  500: 'medium',
+  600: 'semibold',
+  700: 'bold',
+  800: 'extrabold',
+  900: 'black',
+}
+const CASES = {
+  'as-typed': '',
+  upper: 'uppercase',
+  lower: 'lowercase',
+  title: 'capitalize',
+} as const
+const ALIGN = {
+  start: '',
+  centre: 'text-center',
+  end: 'text-end',
+  justify: 'text-justify',
+} as const
+
+const sizeClass = (size: number, lineHeight: number | undefined): string => {
+  const name = SIZES[size] ?? `[${decimal(size)}px]`
+  return `text-${name}/${lineHeight === undefined ? '[normal]' : spacing(lineHeight)}`
+}
+
+/** The size token, when the whole style agrees with it: a token that fits in part would change the look. */
+const findTypeToken = (
+  theme: TailwindTheme,
+  style: TextStyle,
+  token: string | undefined,
+): string | undefined =>
+  theme.find(token, 'type', (value) => {
+    const type = value as Omit<TextStyle, 'color'>
+    return (
+      type.size === style.size &&
+      type.lineHeight === style.lineHeight &&
+      type.letterSpacing === style.letterSpacing &&
+      type.weight === style.weight
+    )
+  })
+
+const weightClass = (weight: number): string => `font-${WEIGHTS[weight] ?? `[${weight}]`}`
+
+/** Classes of a text. `inherited` is the family set further out, which need not be said again. */
+export const textClasses = (
+  theme: TailwindTheme,
+  node: UiText,
+  inherited: string | undefined,
+): string[] => {
+  const { textStyle: style } = node
+  const token = findTypeToken(theme, style, node.style.tokens['style'])
+  return [
+    style.family === inherited ? '' : theme.font(style.family),
+    token ? `text-${token}` : sizeClass(style.size, style.lineHeight),
+    token || style.weight === 400 ? '' : weightClass(style.weight),
+    style.italic ? 'italic' : '',
+    token || style.letterSpacing === 0 ? '' : `tracking-[${decimal(style.letterSpacing)}px]`,
+    ALIGN[node.align],
+    colorClass(theme, 'text', node.style.tokens['style.color'], style.color),
+    style.decoration === 'none' ? '' : style.decoration,
+    CASES[style.case],
+    node.wraps ? '' : 'whitespace-nowrap',
+  ].filter((name) => name !== '')
+}
+
+/** Classes for what a run says differently from its text. */
+export const runClasses = (theme: TailwindTheme, style: Partial<TextStyle>): string[] => {
+  const classes: string[] = []
+  if (style.family !== undefined) classes.push(theme.font(style.family))
+  // An arbitrary size leaves the line height alone; the named ones would set their own.
+  if (style.size !== undefined) classes.push(`text-[${decimal(style.size)}px]`)
+  if (style.weight !== undefined) classes.push(weightClass(style.weight))
+  if (style.italic !== undefined) classes.push(style.italic ? 'italic' : 'not-italic')
+  if (style.letterSpacing !== undefined)
+    classes.push(`tracking-[${decimal(style.letterSpacing)}px]`)
+  if (style.color !== undefined) classes.push(colorClass(theme, 'text', undefined, style.color))
+  if (style.decoration !== undefined) {
+    classes.push(style.decoration === 'none' ? 'no-underline' : style.decoration)
+  }
+  if (style.case !== undefined) classes.push(CASES[style.case] || 'normal-case')
+  return classes
+}

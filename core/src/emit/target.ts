@@ -1,0 +1,29 @@
+import type { Note } from '../notes/note.js'
+import type { UiProject } from '../ui/index.js'
+import type { EmittedFile } from './shared/emitted-file.js'
+
+export type EmitOptions = {
+  /** Writes `data-layer` on every element, for a preview joined to the design; never for delivery. */
+  readonly marks: boolean
+}
+
+/** What a target gives: the files, and what a style sheet compiler needs to finish them. */
+export type Emitted = {
+  readonly files: readonly EmittedFile[]
+  readonly styles: {
+    readonly source: string
+    readonly classes: readonly string[]
+    /** Where the compiled sheet goes, for targets that deliver one. */
+    readonly compiledPath?: string
+  }
+  /** The file that shows each page, by page key. */
+  readonly pages: Readonly<Record<string, { readonly path: string; readonly route: string }>>
+  readonly notes: readonly Note[]
+}
+
+/** One output language. A new one is a new folder and a line in the index. */
+export type Target = {
+  readonly id: string
+  readonly label: string
+  emit(project: UiProject, options: EmitOptions): Emitted
+}

@@ -1,0 +1,207 @@
+import type { Note, Place } from './note.js'
+
+const note =
+  (severity: Note['severity'], code: string) =>
+  (where: Place, message: string, help: string): Note => ({ code, severity, message, where, help })
+
+/** Quotes a value from a file for a message, shortened: it may be megabytes long. */
+const quote = (value: string): string =>
+  `"${value.length > 60 ? `${value.slice(0, 57)}...` : value}"`
+
+const megabytes = (bytes: number): string => `${(bytes / 1_000_000).toFixed(1)} MB`
+
+/** Every note the program can give, in one place. Codes never change once released. */
+export const notes = {
+  fileEmpty: (file: string) =>
+    note('error', 'intake/empty-file')(
+      { file },
+      `${quote(file)} is empty.`,
+      'Export the design again and choose that file.',
+    ),
+  fileTooLarge: (file: string, bytes: number, limit: number) =>
+    note('error', 'intake/file-too-large')(
+      { file },
+      `${quote(file)} has ${megabytes(bytes)}; at most ${megabytes(limit)} can be read.`,
+      'Export fewer screens at a time, or link large pictures in place of embedding them.',
+    ),
+  unknownFormat: (file: string) =>
+    note('error', 'intake/unknown-format')(
+      { file },
+      `${quote(file)} is neither an SVG file nor a Unimorph design.`,
+      'Choose a .svg file, or a .json file in the format of docs/DESIGN-FORMAT.md.',
+    ),
+  notText: (file: string) =>
+    note('error', 'intake/not-text')(
+      { file },
+      `${quote(file)} is not text in UTF-8.`,
+      'Save or export it as UTF-8.',
+    ),
+  brokenJson: (file: string, reason: string) =>
+    note('error', 'intake/broken-json')(
+      { file },
+      `${quote(file)} is not valid JSON: ${reason}.`,
+      'Correct the place named above.',
+    ),
+  brokenXml: (file: string, reason: string, line: number, column: number) =>
+    note('error', 'intake/broken-xml')(
+      { file, path: `line ${line}, column ${column}` },
+      `${quote(file)} is broken at line ${line}, column ${column}: ${reason}.`,
+      'Export the file again, or correct that place in a text editor.',
+    ),
+  entitiesRefused: (file: string) =>
+    note('error', 'intake/entities-refused')(
+      { file },
+      `${quote(file)} declares XML entities, which can be used to exhaust a machine or read other files.`,
+      'Export the file again without a document type declaration.',
+    ),
+  notSvg: (file: string, root: string) =>
+    note('error', 'intake/not-svg')(
+      { file },
+      `The outermost element of ${quote(file)} is <${root}>, not <svg>.`,
+      'Choose an SVG file.',
+    ),
+  nothingDrawn: (file: string) =>
+    note('error', 'intake/nothing-drawn')(
+      { file },
+      `${quote(file)} draws nothing.`,
+      'Check that the exported frame is visible and has layers.',
+    ),
+  tooManyLayers: (file: string, limit: number) =>
+    note('error', 'intake/too-many-layers')(
+      { file },
+      `${quote(file)} has more than ${limit} layers.`,
+      'Export fewer screens at a time.',
+    ),
+  tooDeep: (file: string, limit: number) =>
+    note('error', 'intake/too-deep')(
+      { file },
+      `${quote(file)} nests layers more than ${limit} deep.`,
+      'Flatten the groups that hold only one other group.',
+    ),
+  numberRefused: (file: string, element: string, value: string) =>
+    note('warning', 'intake/number-refused')(
+      { file, layer: element },
+      `${quote(element)} has the number ${quote(value)}, which is not a size a design can have. The layer was left out.`,
+      'Correct the number and import the file again.',
+    ),
+  scriptDropped: (file: string, what: string) =>
+    note('warning', 'intake/script-dropped')(
+      { file },
+      `${what} in ${quote(file)} was dropped; nothing in a design is ever run.`,
+      'Set interactions in the app.',
+    ),
+  elementSkipped: (file: string, name: string, count: number) =>
+    note('warning', 'intake/element-skipped')(
+      { file },
+      `${count === 1 ? `One <${name}> element was` : `${count} <${name}> elements were`} left out: this kind cannot be read.`,
+      'Draw it with shapes, paths, text or pictures, or place it as a picture.',
+    ),
+  effectSkipped: (file: string, layer: string, what: string) =>
+    note('warning', 'intake/effect-skipped')(
+      { file, layer },
+      `The ${what} on ${quote(layer)} cannot be read and was left out.`,
+      'Flatten it into a picture if it matters.',
+    ),
+  paintSkipped: (file: string, layer: string, value: string) =>
+    note('warning', 'intake/paint-skipped')(
+      { file, layer },
+      `The paint ${quote(value)} of ${quote(layer)} cannot be read and was left out.`,
+      'Use a colour or a linear or radial gradient.',
+    ),
+  useCycle: (file: string, id: string) =>
+    note('warning', 'intake/use-cycle')(
+      { file, layer: id },
+      `<use> of ${quote(id)} leads back to itself and was left out.`,
+      'Remove the reference from the file.',
+    ),
+  imageMissing: (file: string, layer: string, name: string) =>
+    note('warning', 'intake/image-missing')(
+      { file, layer },
+      `The picture ${quote(name)} of ${quote(layer)} did not come with ${quote(file)}. Its place is kept with a grey box.`,
+      'Import the picture together with the file, or embed it.',
+    ),
+  imageRefused: (file: string, layer: string, reason: string) =>
+    note('warning', 'intake/image-refused')(
+      { file, layer },
+      `The picture of ${quote(layer)} cannot be used: ${reason}. Its place is kept with a grey box.`,
+      'Use PNG, JPEG, GIF, WebP or AVIF.',
+    ),
+  newerVersion: (file: string, version: number, known: number) =>
+    note('error', 'design/newer-version')(
+      { file, path: 'version' },
+      `${quote(file)} is in version ${version} of the format; this program reads up to ${known}.`,
+      'Update Unimorph.',
+    ),
+  invalid: (file: string, path: string, reason: string) =>
+    note('error', 'design/invalid')(
+      { file, path },
+      `${path || 'the document'}: ${reason}.`,
+      'See docs/DESIGN-FORMAT.md for what is allowed there.',
+    ),
+  duplicateKey: (file: string, key: string, path: string) =>
+    note('error', 'design/duplicate-key')(
+      { file, layer: key, path },
+      `${path}: the key ${quote(key)} is used by two layers.`,
+      'Give every layer its own key.',
+    ),
+  unknownReference: (file: string, path: string, kind: string, name: string, near?: string) =>
+    note('error', 'design/unknown-reference')(
+      { file, path },
+      `${path}: there is no ${kind} ${quote(name)}${near ? `; did you mean ${quote(near)}?` : '.'}`,
+      `Add the ${kind}, or correct the name.`,
+    ),
+  cycle: (file: string, path: string, kind: string, names: readonly string[]) =>
+    note('error', 'design/cycle')(
+      { file, path },
+      `${path}: the ${kind} leads back to itself (${names.join(' → ')}).`,
+      `Take one of them out of the circle.`,
+    ),
+  editAdrift: (layer: string, edit: string) =>
+    note('warning', 'edits/adrift')(
+      { layer },
+      `The edit "${edit}" no longer applies: there is no layer ${quote(layer)}.`,
+      'Redo it on the layer that took its place, or remove the edit.',
+    ),
+  unknownLayer: (wanted: string, near?: string) =>
+    note('error', 'convert/unknown-layer')(
+      { layer: wanted },
+      `There is no layer ${quote(wanted)}${near ? `; did you mean ${quote(near)}?` : '.'}`,
+      'Give the name or the key of a layer in the design.',
+    ),
+  linkRefused: (layer: string, url: string) =>
+    note('warning', 'convert/link-refused')(
+      { layer },
+      `The address ${quote(url)} is not http, https, mailto, tel or a path; the link was left out.`,
+      'Correct the address in the design.',
+    ),
+  placedAbsolutely: (layer: string, count: number) =>
+    note('info', 'convert/placed-absolutely')(
+      { layer },
+      `${count} layers have no auto layout around them and are placed by coordinates.`,
+      'Add auto layout in the design; the result then follows the width.',
+    ),
+  separatePages: (names: readonly string[]) =>
+    note('info', 'convert/separate-pages')(
+      {},
+      `${names.join(', ')} look like one screen at several widths; they are delivered as separate pages.`,
+      'Take the page you need; joining widths into one page is not available yet.',
+    ),
+  propertyApproximated: (layer: string, property: string, how: string) =>
+    note('info', 'account/approximated')(
+      { layer, path: property },
+      `${property}: ${how}.`,
+      'Compare the two on the stage.',
+    ),
+  propertyLost: (layer: string, property: string, why: string) =>
+    note('warning', 'account/lost')(
+      { layer, path: property },
+      `${property}: ${why}.`,
+      'Turn the layer into a picture if it matters.',
+    ),
+  fontNeeded: (family: string, weights: readonly number[]) =>
+    note('info', 'account/font-needed')(
+      {},
+      `The result asks for ${family} (${weights.join(', ')}) but does not carry the font files.`,
+      'Add the font to the page; until then a similar system font is used.',
+    ),
+} as const

@@ -1,0 +1,124 @@
+import type { Corners, Sides } from '../design/geometry.js'
+import type { AutoLayout, Sizing } from '../design/layout.js'
+import type { Blend, Effect, Paint } from '../design/paint.js'
+import type { TextStyle } from '../design/text.js'
+
+/** Which edge or middle of the parent a place is counted from. */
+export type Anchor = { readonly from: 'start' | 'centre' | 'end'; readonly px: number }
+
+export type UiPlace =
+  | { readonly kind: 'root' }
+  | {
+      readonly kind: 'flow'
+      readonly parent: 'row' | 'column' | 'grid'
+      readonly columns: number
+      readonly rows: number
+    }
+  | { readonly kind: 'absolute'; readonly x: Anchor; readonly y: Anchor }
+
+export type UiLength = { readonly sizing: Sizing; readonly px: number }
+
+export type UiArrangement =
+  | AutoLayout
+  /** Children are placed by coordinates. */
+  | { readonly kind: 'free' }
+  /** There are no children to arrange. */
+  | { readonly kind: 'none' }
+
+/** A line around a box. `offsetPx` is the distance of its inner edge from the box's edge, outwards. */
+export type UiBorder = {
+  readonly widths: Sides
+  readonly color: string
+  readonly dashed: boolean
+  /** `border` takes room inside the box; `outline` is drawn over it and takes none. */
+  readonly kind: 'border' | 'outline'
+  readonly offsetPx: number
+}
+
+/** The look of a node in values every target can write down. Lengths in px. */
+export type UiStyle = {
+  readonly place: UiPlace
+  readonly width: UiLength
+  readonly height: UiLength
+  readonly limits: {
+    readonly minWidth?: number | undefined
+    readonly maxWidth?: number | undefined
+    readonly minHeight?: number | undefined
+    readonly maxHeight?: number | undefined
+  }
+  readonly arrange: UiArrangement
+  /** Bottom first. Pictures are nodes of their own and never stand here. */
+  readonly fills: readonly Paint[]
+  readonly border?: UiBorder
+  readonly corners: Corners
+  readonly effects: readonly Effect[]
+  readonly opacity: number
+  readonly blend: Blend
+  readonly rotationDeg: number
+  readonly clip: boolean
+  /** Field path of the design layer → token name. */
+  readonly tokens: Readonly<Record<string, string>>
+}
+
+/** Where activating a node leads: a page of the same project, or an address that was checked. */
+export type UiLink =
+  | { readonly kind: 'page'; readonly page: string }
+  | { readonly kind: 'address'; readonly url: string }
+
+type UiCommon = {
+  /** Key of the layer this node stands for. */
+  readonly layer: string
+  readonly name: string
+  readonly style: UiStyle
+}
+
+/** A piece of a text: characters in one style, or the end of a line. */
+export type UiRun =
+  | { readonly kind: 'text'; readonly text: string; readonly style: Partial<TextStyle> }
+  | { readonly kind: 'break' }
+
+export type UiBox = UiCommon & {
+  readonly type: 'box'
+  readonly landmark?: 'main'
+  readonly link?: UiLink
+  /** Accessible name, where the content has no text to give one. */
+  readonly label?: string
+  readonly children: readonly UiNode[]
+}
+export type UiText = UiCommon & {
+  readonly type: 'text'
+  readonly level?: 1 | 2 | 3 | 4 | 5 | 6
+  readonly link?: UiLink
+  readonly textStyle: TextStyle
+  readonly align: 'start' | 'centre' | 'end' | 'justify'
+  /** Whether lines break where the width asks for it, or only where the text says so. */
+  readonly wraps: boolean
+  readonly runs: readonly UiRun[]
+}
+export type UiImage = UiCommon & {
+  readonly type: 'image'
+  readonly asset: string
+  readonly fit: 'cover' | 'contain' | 'fill'
+  readonly alt: string
+  readonly link?: UiLink
+}
+export type UiNode = UiBox | UiText | UiImage
+
+export type UiPage = {
+  /** Key of the screen, or of the layer that was selected. */
+  readonly key: string
+  readonly name: string
+  readonly root: UiNode
+  readonly widthPx: number
+  readonly heightPx: number
+}
+
+/** A file the pages show: a picture from the design, or a drawing made from vector layers. */
+export type UiAsset = {
+  readonly id: string
+  /** Wanted file name without extension. */
+  readonly name: string
+  readonly content:
+    | { readonly kind: 'bytes'; readonly base64: string; readonly extension: string }
+    | { readonly kind: 'svg'; readonly text: string }
+}

@@ -1,0 +1,33 @@
+const swc = (module) => [
+  '@swc/jest',
+  {
+    swcrc: false,
+    module: { type: module },
+    jsc: {
+      target: 'es2022',
+      parser: { syntax: 'typescript', tsx: true, decorators: true },
+      transform: {
+        legacyDecorator: true,
+        decoratorMetadata: true,
+        useDefineForClassFields: false,
+        react: { runtime: 'automatic' },
+      },
+      keepClassNames: true,
+    },
+  },
+]
+
+const common = {
+  testEnvironment: 'node',
+  transform: { '^.+\\.[mc]?[tj]sx?$': swc('commonjs') },
+  transformIgnorePatterns: ['/node_modules/(?!(svg-pathdata)/)'],
+  moduleNameMapper: {
+    '^(\\.{1,2}/.*)\\.js$': '$1',
+    '^@unimorph/core$': '<rootDir>/../core/src/index.ts',
+  },
+  testPathIgnorePatterns: ['/node_modules/', '/dist/'],
+}
+
+const project = (name) => ({ ...common, displayName: name, rootDir: `<rootDir>/${name}` })
+
+export default { projects: ['core', 'server', 'web', 'cli', 'demo', 'docs'].map(project) }
