@@ -144,6 +144,8 @@ const instanceSchema = z.strictObject({
   component: z.string().min(1),
   variant,
   props: z.record(z.string(), propValueSchema).default({}),
+  /** Boxes of layers inside, by their key in the component, where this instance lays them out differently. */
+  boxes: z.record(z.string(), boxSchema).optional(),
 })
 
 type WithChildren = { children: Layer[] }

@@ -59,11 +59,12 @@ export const resolveInstances = (design: Design): readonly Screen[] => {
     if (!set) throw new Error(`unknown component ${instance.component} in ${instance.key}`)
     const drawn = findVariant(set, instance.variant)
     const props = { ...defaultsOf(set), ...instance.props }
-    const { component: _c, variant: _v, props: _p, type: _t, ...own } = instance
+    const { component: _c, variant: _v, props: _p, type: _t, boxes = {}, ...own } = instance
     const { layout, fills, strokes, radius, clip } = drawn
     const inside = (layer: Layer): Layer => {
       const bound = layer.bind ? applyBind(layer, layer.bind, props) : layer
-      const keyed = { ...bound, key: `${instance.key}/${layer.key}` } as Layer
+      const box = boxes[layer.key] ?? bound.box
+      const keyed = { ...bound, box, key: `${instance.key}/${layer.key}` } as Layer
       return keyed.type === 'instance' ? resolve(keyed) : keyed
     }
     return {

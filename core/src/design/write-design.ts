@@ -30,7 +30,7 @@ const EMPTY_LISTS = new Set([
 ])
 const EMPTY_RECORDS = new Set(['assets', 'props', 'variant'])
 /** Their fields are names chosen by people, or complete values: nothing in them is a default. */
-const VERBATIM = new Set(['assets', 'props', 'tokens', 'values', 'variant'])
+const VERBATIM = new Set(['assets', 'boxes', 'props', 'tokens', 'values', 'variant'])
 
 const isDefault = (key: string, value: unknown, owner: object): boolean => {
   if (value === undefined) return true

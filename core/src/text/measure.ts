@@ -120,6 +120,9 @@ export const createTableMeasure = (): TextMeasure => {
   }
 }
 
-/** Where the first baseline lies below the top of a line box of the given height, in px. */
+/**
+ * Where the first baseline lies below the top of a line box of the given height, in px. Browsers give the
+ * space around the letters in halves and round the upper one down to a whole px.
+ */
 export const baselineOffset = (line: LineMetrics, lineHeightPx: number): number =>
-  (lineHeightPx - (line.ascentPx + line.descentPx)) / 2 + line.ascentPx
+  Math.floor((lineHeightPx - (line.ascentPx + line.descentPx)) / 2) + line.ascentPx

@@ -76,6 +76,7 @@ const buildStyle = (context: BuildContext, node: LayoutNode, around: Surrounding
     blend: layer.blend,
     rotationDeg: layer.rotationDeg,
     clip: 'clip' in layer && layer.clip,
+    bleedPx: 0,
     tokens: layer.tokens ?? {},
   }
 }
@@ -145,6 +146,7 @@ const asDrawn = (style: UiStyle, box: Box, pad: number): UiStyle => {
     fills: [],
     corners: resolveCorners(0),
     clip: false,
+    bleedPx: style.place.kind === 'flow' ? pad : 0,
   }
 }
 

@@ -56,6 +56,8 @@ export type UiStyle = {
   readonly blend: Blend
   readonly rotationDeg: number
   readonly clip: boolean
+  /** How far the box reaches over its place in the flow on every side: a stroke takes no room. */
+  readonly bleedPx: number
   /** Field path of the design layer → token name. */
   readonly tokens: Readonly<Record<string, string>>
 }

@@ -18,7 +18,10 @@ export const textFile = (path: string, text: string, spans: readonly Span[] = []
 
 // Prettier writes a short list on one line; ours hold plain strings only.
 const inlineLists = (json: string): string =>
-  json.replace(/\[\n\s+([^[\]{}]*?)\n\s+\]/g, (_, items: string) => `[${items.replace(/\n\s+/g, ' ')}]`)
+  json.replace(
+    /\[\n\s+([^[\]{}]*?)\n\s+\]/g,
+    (_, items: string) => `[${items.replace(/\n\s+/g, ' ')}]`,
+  )
 
 /** A JSON file as Prettier writes it: two spaces, short lists on one line, final newline. */
 export const jsonFile = (path: string, value: unknown): EmittedFile =>

@@ -104,7 +104,7 @@ const arrangeClasses = (theme: TailwindTheme, style: UiStyle): string[] => {
   ]
 }
 
-const placeClasses = ({ place, width, height }: UiStyle): string[] => {
+const placeClasses = ({ place, width, height, bleedPx }: UiStyle): string[] => {
   switch (place.kind) {
     case 'root':
       return []
@@ -112,6 +112,7 @@ const placeClasses = ({ place, width, height }: UiStyle): string[] => {
       return [
         place.columns > 1 ? `col-span-${place.columns}` : '',
         place.rows > 1 ? `row-span-${place.rows}` : '',
+        bleedPx > 0 ? signed('m', -bleedPx) : '',
       ]
     case 'absolute': {
       if (width.sizing === 'stretch' && height.sizing === 'stretch') return ['absolute', 'inset-0']

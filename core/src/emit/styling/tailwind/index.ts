@@ -38,8 +38,9 @@ export const createTailwind = (project: UiProject): Styling => {
   const mainFamily = findMainFamily(project)
   const classes = new Set<string>()
   const hand = (list: readonly string[]): readonly string[] => {
-    for (const name of list) classes.add(name)
-    return list
+    const given = list.filter((name) => name !== '')
+    for (const name of given) classes.add(name)
+    return given
   }
   const box = (node: UiNode): string[] =>
     boxClasses(theme, node.style, { isRelative: holdsAbsolute(node), caster: casterOf(node) })
@@ -50,7 +51,7 @@ export const createTailwind = (project: UiProject): Styling => {
     node(node) {
       const own = box(node)
       if (node.type === 'image') {
-        own.push(FIT[node.fit], 'max-w-none')
+        own.push(FIT[node.fit], node.style.place.kind === 'absolute' ? 'max-w-none' : '')
       }
       if (node.type === 'text')
         own.push(...textClasses(theme, node, isRoot(node) ? undefined : mainFamily))

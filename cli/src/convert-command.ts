@@ -1,0 +1,86 @@
+import { readFileSync } from 'node:fs'
+import { createRequire } from 'node:module'
+import {
+  compileStyles,
+  convert,
+  isTargetId,
+  readFiles,
+  TARGETS,
+  type EmittedFile,
+  type Note,
+} from '@unimorph/core'
+import { Failure } from './failure.js'
+import { readInputs } from './read-inputs.js'
+import { writeFiles } from './write-files.js'
+
+export type ConvertOptions = {
+  readonly target: string
+  readonly styling: string
+  readonly out: string
+  readonly select?: readonly string[]
+  readonly force?: boolean
+  readonly json?: boolean
+}
+
+const require = createRequire(import.meta.url)
+
+const STYLINGS = ['tailwind']
+
+const checkChoice = (option: string, value: string, allowed: readonly string[]): void => {
+  if (allowed.includes(value)) return
+  throw new Failure(`--${option} ${value}: not known; allowed: ${allowed.join(', ')}.`, 2)
+}
+
+const formatNote = ({ severity, message, help }: Note): string => `${severity}: ${message} ${help}`
+
+const byGravity = (notes: readonly Note[]): Note[] => {
+  const order = { error: 0, warning: 1, info: 2 }
+  return [...notes].sort((a, b) => order[a.severity] - order[b.severity])
+}
+
+const MOST_NOTES_SHOWN = 20
+
+const printNotes = (notes: readonly Note[]): void => {
+  const sorted = byGravity(notes)
+  for (const note of sorted.slice(0, MOST_NOTES_SHOWN)) console.error(formatNote(note))
+  const rest = sorted.length - MOST_NOTES_SHOWN
+  if (rest > 0) console.error(`${rest} more notes; --json lists them all.`)
+}
+
+/** `unimorph convert`: reads files, converts them as one project, writes it. Returns the exit code. */
+export const convertCommand = async (
+  paths: readonly string[],
+  options: ConvertOptions,
+): Promise<number> => {
+  checkChoice('target', options.target, Object.keys(TARGETS))
+  checkChoice('styling', options.styling, STYLINGS)
+  if (!isTargetId(options.target)) return 2
+
+  const intake = readFiles(readInputs(paths))
+  const isBroken = !intake.design || intake.notes.some((n) => n.severity === 'error')
+  const result =
+    intake.design && !isBroken
+      ? convert(intake.design, [], { target: options.target, select: options.select ?? [] })
+      : undefined
+  const notes = [...intake.notes, ...(result?.notes ?? [])]
+  if (!result?.ok) {
+    if (options.json) console.log(JSON.stringify({ ok: false, files: [], notes }, null, 2))
+    else printNotes(notes)
+    return 1
+  }
+  const { files, styles } = result.value
+  const delivered: EmittedFile[] = [...files]
+  if (styles.compiledPath) {
+    const library = readFileSync(require.resolve('tailwindcss/index.css'), 'utf8')
+    const text = await compileStyles(styles.source, styles.classes, library)
+    delivered.push({ path: styles.compiledPath, content: { kind: 'text', text }, spans: [] })
+  }
+  writeFiles(options.out, delivered, { force: options.force ?? false })
+  const written = delivered.map((f) => f.path)
+  if (options.json) console.log(JSON.stringify({ ok: true, files: written, notes }, null, 2))
+  else {
+    printNotes(notes.filter((n) => n.severity !== 'info'))
+    console.log(`${delivered.length} files written to ${options.out}`)
+  }
+  return 0
+}

@@ -1,0 +1,59 @@
+import { Command, CommanderError } from 'commander'
+import { buildCommand } from './build-command.js'
+import { convertCommand, type ConvertOptions } from './convert-command.js'
+import { Failure } from './failure.js'
+
+const createProgram = (finish: (code: number) => void): Command => {
+  const program = new Command('unimorph')
+    .description('Turns layered design files into component code.')
+    .version('0.1.0')
+    .showHelpAfterError('(--help lists the options)')
+    .exitOverride()
+  program
+    .command('convert')
+    .description('convert design files (.svg, .json) into one project')
+    .argument('<file...>', 'the screens or artboards of one project, in order')
+    .requiredOption('--out <dir>', 'folder to write to')
+    .option('--target <target>', 'html or react', 'html')
+    .option('--styling <styling>', 'tailwind', 'tailwind')
+    .option('--select <layer...>', 'only these layers, by name or key')
+    .option('--force', 'overwrite files that were changed')
+    .option('--json', 'print what was written and all notes as JSON')
+    .action(async (files: string[], options: ConvertOptions) => {
+      finish(await convertCommand(files, options))
+    })
+  program
+    .command('build')
+    .description('build a delivered project into a static site')
+    .argument('<dir>', 'folder of the delivered project')
+    .requiredOption('--site <dir>', 'folder to write the site to')
+    .action(async (dir: string, options: { site: string }) => {
+      finish(await buildCommand(dir, options))
+    })
+  for (const command of program.commands) command.exitOverride()
+  return program
+}
+
+/** Runs the command line. Returns the exit code: 0 done, 1 bad input, 2 wrong usage. */
+export const run = async (args: readonly string[]): Promise<number> => {
+  let exitCode = 0
+  const program = createProgram((code) => {
+    exitCode = code
+  })
+  try {
+    await program.parseAsync(args, { from: 'user' })
+    return exitCode
+  } catch (error) {
+    if (error instanceof CommanderError) return error.exitCode === 0 ? 0 : 2
+    if (error instanceof Failure) {
+      console.error(`error: ${error.message}`)
+      return error.exitCode
+    }
+    const id = error instanceof Error ? error.message : String(error)
+    console.error(
+      `error: this should not have happened (${id}). Please report it with the input file.`,
+    )
+    if (process.env['UNIMORPH_DEBUG']) console.error(error)
+    return 1
+  }
+}

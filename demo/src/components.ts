@@ -1,0 +1,158 @@
+import { border, column, fill, layer, round, row, size, text, type Draft } from './build.js'
+
+const asComponent = (draft: Draft, variant: Record<string, string>): Draft => ({
+  ...draft,
+  type: 'component',
+  variant,
+})
+
+const bound = (draft: Draft, bind: Record<string, string>): Draft => ({ ...draft, bind })
+
+const button = (tone: 'Primary' | 'Plain'): Draft =>
+  asComponent(
+    row(
+      `button-${tone.toLowerCase()}`,
+      {
+        padding: { top: 12, right: 24, bottom: 12, left: 24 },
+        align: 'centre',
+        distribute: 'centre',
+      },
+      tone === 'Primary' ? [fill('kelp'), round('control')] : [border('kelp'), round('control')],
+      [
+        bound(
+          text(
+            `button-${tone.toLowerCase()}-label`,
+            'Button',
+            'strong',
+            tone === 'Primary' ? 'paper' : 'kelp',
+          ),
+          { text: 'Label' },
+        ),
+      ],
+    ),
+    { Tone: tone },
+  )
+
+const figure = (): Draft =>
+  asComponent(
+    column(
+      'figure',
+      { gap: 'xs', padding: 'l' },
+      [fill('paper'), border('line'), round('card'), size(300)],
+      [
+        bound(text('figure-label', 'Label', 'label', 'quiet'), { text: 'Label' }),
+        bound(text('figure-value', '0', 'figure', 'ink'), { text: 'Value' }),
+        bound(text('figure-hint', 'Hint', 'small', 'quiet', size('stretch')), { text: 'Hint' }),
+      ],
+    ),
+    {},
+  )
+
+const sighting = (): Draft =>
+  asComponent(
+    row(
+      'sighting',
+      { gap: 'm', padding: 'm', align: 'centre' },
+      [fill('paper'), border('line'), round('card'), size(700)],
+      [
+        layer('ellipse', 'sighting-dot', fill('kelp'), size(12, 12)),
+        column(
+          'sighting-words',
+          { gap: 'xs' },
+          [size('stretch')],
+          [
+            bound(text('sighting-species', 'Species', 'strong', 'ink'), { text: 'Species' }),
+            bound(text('sighting-place', 'Place', 'small', 'quiet', size('stretch')), {
+              text: 'Place',
+            }),
+          ],
+        ),
+        bound(
+          row(
+            'sighting-badge',
+            { padding: { top: 4, right: 12, bottom: 4, left: 12 } },
+            [fill('shell'), round('pill')],
+            [text('sighting-badge-label', 'Rare', 'label', 'rust')],
+          ),
+          { visible: 'Rare' },
+        ),
+        bound(text('sighting-time', '00:00', 'small', 'quiet'), { text: 'Time' }),
+      ],
+    ),
+    {},
+  )
+
+const field = (state: 'Default' | 'Wrong'): Draft => {
+  const key = `field-${state.toLowerCase()}`
+  return asComponent(
+    column(
+      key,
+      { gap: 'xs' },
+      [size(480)],
+      [
+        bound(text(`${key}-label`, 'Label', 'label', 'ink'), { text: 'Label' }),
+        row(
+          `${key}-box`,
+          { padding: { top: 12, right: 16, bottom: 12, left: 16 } },
+          [
+            fill('paper'),
+            border(state === 'Wrong' ? 'rust' : 'line'),
+            round('control'),
+            size('stretch'),
+          ],
+          [bound(text(`${key}-value`, 'Value', 'body', 'quiet'), { text: 'Value' })],
+        ),
+        bound(
+          text(
+            `${key}-help`,
+            'Help',
+            'small',
+            state === 'Wrong' ? 'rust' : 'quiet',
+            size('stretch'),
+          ),
+          { text: 'Help' },
+        ),
+      ],
+    ),
+    { State: state },
+  )
+}
+
+const words = (...names: string[]) => names.map((name) => ({ kind: 'text', name, default: name }))
+
+/** The component sets of Tidewrack. */
+export const COMPONENTS = [
+  {
+    key: 'Button',
+    name: 'Button',
+    properties: [
+      { kind: 'variant', name: 'Tone', values: ['Primary', 'Plain'], default: 'Primary' },
+      ...words('Label'),
+    ],
+    variants: [button('Primary'), button('Plain')],
+  },
+  {
+    key: 'Field',
+    name: 'Field',
+    properties: [
+      { kind: 'variant', name: 'State', values: ['Default', 'Wrong'], default: 'Default' },
+      ...words('Label', 'Value', 'Help'),
+    ],
+    variants: [field('Default'), field('Wrong')],
+  },
+  {
+    key: 'Figure',
+    name: 'Figure',
+    properties: words('Label', 'Value', 'Hint'),
+    variants: [figure()],
+  },
+  {
+    key: 'Sighting',
+    name: 'Sighting',
+    properties: [
+      ...words('Species', 'Place', 'Time'),
+      { kind: 'switch', name: 'Rare', default: false },
+    ],
+    variants: [sighting()],
+  },
+]
