@@ -1,0 +1,25 @@
+import { existsSync } from 'node:fs'
+import { join, resolve } from 'node:path'
+import { Module, type DynamicModule } from '@nestjs/common'
+import { ServeStaticModule } from '@nestjs/serve-static'
+import { TypeOrmModule } from '@nestjs/typeorm'
+import { createDatabaseOptions } from './database/database'
+import { PreviewsController } from './previews/previews.controller'
+import { ProjectsModule } from './projects/projects.module'
+
+const WEB = resolve(__dirname, '../../web/dist')
+
+@Module({})
+export class AppModule {
+  /** The whole server on a database file; the interface is served where it was built. */
+  static on(database: string): DynamicModule {
+    const site = existsSync(join(WEB, 'index.html'))
+      ? [ServeStaticModule.forRoot({ rootPath: WEB, exclude: ['/api/{*rest}', '/preview'] })]
+      : []
+    return {
+      module: AppModule,
+      imports: [TypeOrmModule.forRoot(createDatabaseOptions(database)), ProjectsModule, ...site],
+      controllers: [PreviewsController],
+    }
+  }
+}

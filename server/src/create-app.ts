@@ -1,0 +1,57 @@
+import { ValidationPipe } from '@nestjs/common'
+import { NestFactory } from '@nestjs/core'
+import type { NestExpressApplication } from '@nestjs/platform-express'
+import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger'
+import helmet from 'helmet'
+import { AppModule } from './app.module'
+import { ErrorsFilter } from './http/errors.filter'
+import { localOnly } from './http/local-only'
+
+const BODY_LIMIT = '80mb'
+
+const security = helmet({
+  contentSecurityPolicy: {
+    useDefaults: false,
+    directives: {
+      defaultSrc: ["'self'"],
+      // Drawings of designs carry their pictures inside and style attributes for blending.
+      imgSrc: ["'self'", 'data:', 'blob:'],
+      styleSrc: ["'self'", "'unsafe-inline'"],
+      frameSrc: ["'self'"],
+      workerSrc: ["'self'"],
+      objectSrc: ["'none'"],
+      baseUri: ["'none'"],
+      frameAncestors: ["'self'"],
+    },
+  },
+  // The app is served over plain http on this machine.
+  strictTransportSecurity: false,
+  crossOriginOpenerPolicy: false,
+  originAgentCluster: false,
+})
+
+/** Builds the server on a database file. `host` is the name it may be called by besides localhost. */
+export const createApp = async (
+  database: string,
+  host = '127.0.0.1',
+): Promise<NestExpressApplication> => {
+  const app = await NestFactory.create<NestExpressApplication>(AppModule.on(database), {
+    logger: ['error', 'warn'],
+    abortOnError: false,
+  })
+  app.use(localOnly(host))
+  app.use(security)
+  app.useBodyParser('json', { limit: BODY_LIMIT })
+  app.useGlobalPipes(
+    new ValidationPipe({ whitelist: true, forbidNonWhitelisted: true, transform: true }),
+  )
+  app.useGlobalFilters(new ErrorsFilter())
+  app.enableShutdownHooks()
+  const description = new DocumentBuilder()
+    .setTitle('Unimorph')
+    .setDescription('Projects, editions, edits and settings of the Unimorph server.')
+    .setVersion('0.1')
+    .build()
+  SwaggerModule.setup('api/docs', app, () => SwaggerModule.createDocument(app, description))
+  return app
+}

@@ -1,0 +1,24 @@
+import type { DataSourceOptions } from 'typeorm'
+import { AssetEntity } from '../projects/entities/asset.entity'
+import { EditEntity } from '../projects/entities/edit.entity'
+import { EditionEntity } from '../projects/entities/edition.entity'
+import { ProjectEntity } from '../projects/entities/project.entity'
+import { Initial1763856000000 } from './migrations/0001-initial'
+
+type Pragmas = { pragma(text: string): unknown }
+
+/** The database in a file (or in memory, as `:memory:`), brought to its newest shape when it is opened. */
+export const createDatabaseOptions = (file: string): DataSourceOptions => ({
+  type: 'better-sqlite3',
+  database: file,
+  entities: [AssetEntity, EditEntity, EditionEntity, ProjectEntity],
+  migrations: [Initial1763856000000],
+  migrationsRun: true,
+  synchronize: false,
+  enableWAL: true,
+  // FULL: what was acknowledged is on the disk, even if the power fails the moment after.
+  prepareDatabase: (database: Pragmas) => {
+    database.pragma('synchronous = FULL')
+    database.pragma('foreign_keys = ON')
+  },
+})

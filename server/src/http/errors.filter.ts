@@ -1,0 +1,46 @@
+import { randomUUID } from 'node:crypto'
+import {
+  Catch,
+  HttpException,
+  Logger,
+  type ArgumentsHost,
+  type ExceptionFilter,
+} from '@nestjs/common'
+import type { Response } from 'express'
+
+type HttpLike = { status?: unknown; type?: unknown }
+
+const TOO_LARGE = 'The request is larger than 80 MB. Import fewer screens at a time.'
+
+/** Expected problems go out as they are; anything else as a 500 with an id that is found in the log. */
+@Catch()
+export class ErrorsFilter implements ExceptionFilter {
+  private readonly log = new Logger('Errors')
+
+  catch(error: unknown, host: ArgumentsHost): void {
+    const response = host.switchToHttp().getResponse<Response>()
+    if (error instanceof HttpException) {
+      const body = error.getResponse()
+      response.status(error.getStatus()).json(typeof body === 'string' ? { message: body } : body)
+      return
+    }
+    // The body parser throws plain errors with a status of their own.
+    const { status, type } = error as HttpLike
+    if (status === 413) {
+      response.status(413).json({ message: TOO_LARGE })
+      return
+    }
+    if (status === 400 && type === 'entity.parse.failed') {
+      response.status(400).json({ message: 'The request is not valid JSON.' })
+      return
+    }
+    const requestId = randomUUID()
+    this.log.error(
+      `${requestId} ${error instanceof Error ? (error.stack ?? error.message) : String(error)}`,
+    )
+    response.status(500).json({
+      message: `Something went wrong on the server; nothing was changed. The log has it as ${requestId}.`,
+      requestId,
+    })
+  }
+}

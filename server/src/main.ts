@@ -1,0 +1,51 @@
+import { accessSync, constants, mkdirSync } from 'node:fs'
+import { join, resolve } from 'node:path'
+import { createApp } from './create-app'
+import { loadDemo } from './demo/load-demo'
+import { OptionsError, readOptions, type Options } from './options/options'
+import { ProjectsService } from './projects/projects.service'
+
+const ROOT = resolve(__dirname, '../..')
+
+const prepareFolder = (folder: string): void => {
+  try {
+    mkdirSync(folder, { recursive: true })
+    accessSync(folder, constants.W_OK)
+  } catch {
+    throw new OptionsError(`--data ${folder}: the folder cannot be written. Choose another one.`)
+  }
+}
+
+const start = async (options: Options): Promise<string> => {
+  prepareFolder(options.data)
+  const app = await createApp(join(options.data, 'unimorph.sqlite'), options.host)
+  const projects = app.get(ProjectsService)
+  await projects.purge()
+  if (options.demo) await loadDemo(projects, join(ROOT, 'demo/designs'))
+  await app.listen(options.port, options.host)
+  return (await app.getUrl()).replace('[::1]', 'localhost')
+}
+
+const describe = (error: unknown, { port, data }: Options): string => {
+  const { code, message } = error as NodeJS.ErrnoException
+  if (error instanceof OptionsError) return error.message
+  if (code === 'EADDRINUSE')
+    return `Port ${port} is in use. Stop what runs there, or choose another with --port.`
+  if (code === 'EACCES')
+    return `Port ${port} may not be used by this account. Choose one above 1023 with --port.`
+  if (code?.startsWith('SQLITE_')) return `The database in ${data} cannot be opened: ${message}.`
+  return `Unimorph could not start: ${message}`
+}
+
+const main = async (): Promise<void> => {
+  let options: Options | undefined
+  try {
+    options = readOptions(process.argv.slice(2), join(ROOT, 'data'))
+    console.log(`Unimorph is ready: ${await start(options)}`)
+  } catch (error) {
+    console.error(options ? describe(error, options) : (error as Error).message)
+    process.exit(1)
+  }
+}
+
+void main()

@@ -1,0 +1,48 @@
+import { parseArgs } from 'node:util'
+import { resolve } from 'node:path'
+
+export type Options = {
+  readonly port: number
+  readonly host: string
+  /** Folder of the database. */
+  readonly data: string
+  readonly demo: boolean
+}
+
+/** A mistake on the command line, said in one sentence. */
+export class OptionsError extends Error {}
+
+const DEFAULT_PORT = 4780
+
+const readPort = (text: string): number => {
+  const port = Number(text)
+  if (Number.isInteger(port) && port >= 0 && port <= 65535) return port
+  throw new OptionsError(`--port ${text}: a port is a whole number from 0 to 65535.`)
+}
+
+/** Reads the arguments of `npm start`. `--port 0` takes any free port. */
+export const readOptions = (args: readonly string[], defaultData: string): Options => {
+  try {
+    const { values } = parseArgs({
+      args: [...args],
+      options: {
+        port: { type: 'string', default: String(DEFAULT_PORT) },
+        host: { type: 'string', default: '127.0.0.1' },
+        data: { type: 'string', default: defaultData },
+        'no-demo': { type: 'boolean', default: false },
+      },
+    })
+    return {
+      port: readPort(values.port),
+      host: values.host,
+      data: resolve(values.data),
+      demo: !values['no-demo'],
+    }
+  } catch (error) {
+    if (error instanceof OptionsError) throw error
+    const { message } = error as Error
+    throw new OptionsError(
+      `${message.split('. ')[0]}. Allowed: --port, --host, --data DIR, --no-demo.`,
+    )
+  }
+}

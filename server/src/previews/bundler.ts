@@ -1,0 +1,68 @@
+import { posix } from 'node:path'
+import { build, type Loader, type Plugin } from 'esbuild'
+import type { SourceFileDto } from './dto/bundle.dto'
+
+const ENTRY = 'src/main.tsx'
+const ALLOWED = new Set(['react', 'react/jsx-runtime', 'react-dom/client', 'react-router'])
+const LOADERS: Readonly<Record<string, Loader>> = {
+  '.ts': 'ts',
+  '.tsx': 'tsx',
+  '.js': 'js',
+  '.jsx': 'jsx',
+}
+
+/** Lets the bundler see the given files and the few packages they may use, and nothing of this machine. */
+const onlyGivenFiles = (files: ReadonlyMap<string, SourceFileDto>): Plugin => ({
+  name: 'only-given-files',
+  setup(bundler) {
+    bundler.onResolve({ filter: /.*/, namespace: 'given' }, ({ path, importer }) => {
+      if (ALLOWED.has(path))
+        return bundler.resolve(path, { kind: 'import-statement', resolveDir: __dirname })
+      const full = path.startsWith('.') ? posix.join(posix.dirname(importer), path) : path
+      const found = ['', '.tsx', '.ts'].map((end) => full + end).find((name) => files.has(name))
+      if (found) return { path: found, namespace: 'given' }
+      return { errors: [{ text: `"${path}" is not part of the project` }] }
+    })
+    bundler.onResolve({ filter: /.*/ }, ({ path, kind }) =>
+      kind === 'entry-point' ? { path, namespace: 'given' } : undefined,
+    )
+    bundler.onLoad({ filter: /.*/, namespace: 'given' }, ({ path }) => {
+      const file = files.get(path)
+      if (!file) return { errors: [{ text: `"${path}" is not part of the project` }] }
+      const loader = LOADERS[posix.extname(path)]
+      if (loader) return { contents: file.content, loader }
+      // The style sheet is compiled in the browser and put in beside the script.
+      if (path.endsWith('.css')) return { contents: '', loader: 'empty' }
+      return {
+        contents: Buffer.from(file.content, file.encoding === 'text' ? 'utf8' : 'base64'),
+        loader: 'dataurl',
+      }
+    })
+  },
+})
+
+export type Bundle = { readonly script: string } | { readonly errors: readonly string[] }
+
+/** Bundles generated React code into one script. Nothing of it is run here. */
+export const bundleReact = async (files: readonly SourceFileDto[]): Promise<Bundle> => {
+  const byPath = new Map(files.map((file) => [file.path, file]))
+  try {
+    const result = await build({
+      entryPoints: [ENTRY],
+      bundle: true,
+      write: false,
+      minify: true,
+      format: 'iife',
+      target: 'es2022',
+      jsx: 'automatic',
+      define: { 'process.env.NODE_ENV': '"production"' },
+      logLevel: 'silent',
+      plugins: [onlyGivenFiles(byPath)],
+    })
+    return { script: result.outputFiles[0]!.text }
+  } catch (error) {
+    const errors = (error as { errors?: { text: string }[] }).errors
+    if (!errors) throw error
+    return { errors: errors.map((e) => e.text) }
+  }
+}

@@ -1,0 +1,25 @@
+import { Body, Controller, Get, Header, HttpCode, Post } from '@nestjs/common'
+import { ApiExcludeEndpoint, ApiOperation, ApiTags } from '@nestjs/swagger'
+import { bundleReact } from './bundler'
+import { BundleDto } from './dto/bundle.dto'
+import { PREVIEW_PAGE, PREVIEW_POLICY } from './preview-page'
+
+@ApiTags('previews')
+@Controller()
+export class PreviewsController {
+  @Post('api/previews')
+  @HttpCode(200)
+  @ApiOperation({ summary: 'Bundle generated React code into one script' })
+  bundle(@Body() { files }: BundleDto) {
+    return bundleReact(files)
+  }
+
+  @Get('preview')
+  @Header('content-type', 'text/html; charset=utf-8')
+  @Header('content-security-policy', PREVIEW_POLICY)
+  @Header('x-frame-options', 'SAMEORIGIN')
+  @ApiExcludeEndpoint()
+  page() {
+    return PREVIEW_PAGE
+  }
+}

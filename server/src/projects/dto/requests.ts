@@ -1,0 +1,64 @@
+import { ApiProperty } from '@nestjs/swagger'
+import {
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsNotEmpty,
+  IsObject,
+  IsOptional,
+  IsString,
+  MaxLength,
+} from 'class-validator'
+import { TARGETS } from '@unimorph/core'
+
+const NAME_LIMIT = 200
+
+export class RenameProjectDto {
+  @ApiProperty({ example: 'Tidewrack' })
+  @IsString()
+  @IsNotEmpty()
+  @MaxLength(NAME_LIMIT)
+  name: string
+}
+
+/** A design as `docs/DESIGN-FORMAT.md` describes it; it is checked by the format's own schema. */
+export class CreateEditionDto {
+  @ApiProperty({ type: 'object', additionalProperties: true })
+  @IsObject()
+  design: Record<string, unknown>
+
+  @ApiProperty({ type: 'array', items: { type: 'object' }, required: false })
+  @IsOptional()
+  @IsArray()
+  notes?: Record<string, unknown>[]
+}
+
+export class CreateProjectDto extends CreateEditionDto {
+  @ApiProperty({ example: 'Tidewrack' })
+  @IsString()
+  @IsNotEmpty()
+  @MaxLength(NAME_LIMIT)
+  name: string
+}
+
+/** One edit; it is checked by the schema of the edits. */
+export class CreateEditDto {
+  @ApiProperty({ type: 'object', additionalProperties: true })
+  @IsObject()
+  edit: Record<string, unknown>
+}
+
+export class SettingsDto {
+  @ApiProperty({ enum: Object.keys(TARGETS) })
+  @IsIn(Object.keys(TARGETS))
+  target: string
+
+  @ApiProperty({ enum: ['tailwind'] })
+  @IsIn(['tailwind'])
+  styling: string
+
+  @ApiProperty({ required: false, description: 'Show notes of the kind "info" in the list' })
+  @IsOptional()
+  @IsBoolean()
+  showInfo?: boolean
+}

@@ -1,0 +1,113 @@
+import { createHash } from 'node:crypto'
+import { Injectable } from '@nestjs/common'
+import { DataSource, In, IsNull, LessThan, type EntityManager } from 'typeorm'
+import type { Asset } from '@unimorph/core'
+import { AssetEntity } from './entities/asset.entity'
+import { EditEntity } from './entities/edit.entity'
+import { EditionEntity } from './entities/edition.entity'
+import { ProjectEntity } from './entities/project.entity'
+
+/** A picture of a stored design: where its bytes are. */
+type StoredAsset = Omit<Asset, 'data'> & { hash: string }
+
+/** The only file that knows the tables. */
+@Injectable()
+export class ProjectsRepository {
+  constructor(private readonly source: DataSource) {}
+
+  /** Runs everything in `work`, or nothing of it. */
+  inTransaction<T>(work: (manager: EntityManager) => Promise<T>): Promise<T> {
+    return this.source.transaction(work)
+  }
+
+  findProjects(): Promise<ProjectEntity[]> {
+    return this.source
+      .getRepository(ProjectEntity)
+      .find({ where: { removedAt: IsNull() }, order: { updatedAt: 'DESC', id: 'ASC' } })
+  }
+
+  findProject(id: string): Promise<ProjectEntity | null> {
+    return this.source.getRepository(ProjectEntity).findOneBy({ id })
+  }
+
+  /** Whether there ever was a project, also one in the bin. */
+  async hasAny(): Promise<boolean> {
+    return (await this.source.getRepository(ProjectEntity).count()) > 0
+  }
+
+  saveProject(project: Partial<ProjectEntity>, manager?: EntityManager): Promise<ProjectEntity> {
+    const repository = (manager ?? this.source.manager).getRepository(ProjectEntity)
+    return repository.save(repository.create(project))
+  }
+
+  findEditions(
+    projectId: string,
+  ): Promise<Pick<EditionEntity, 'id' | 'number' | 'screenCount' | 'createdAt'>[]> {
+    return this.source.getRepository(EditionEntity).find({
+      select: { id: true, number: true, screenCount: true, createdAt: true },
+      where: { projectId },
+      order: { number: 'ASC' },
+    })
+  }
+
+  findLatestEdition(projectId: string, manager?: EntityManager): Promise<EditionEntity | null> {
+    return (manager ?? this.source.manager)
+      .getRepository(EditionEntity)
+      .findOne({ where: { projectId }, order: { number: 'DESC' } })
+  }
+
+  saveEdition(edition: Partial<EditionEntity>, manager: EntityManager): Promise<EditionEntity> {
+    const repository = manager.getRepository(EditionEntity)
+    return repository.save(repository.create(edition))
+  }
+
+  findEdits(projectId: string): Promise<EditEntity[]> {
+    return this.source
+      .getRepository(EditEntity)
+      .find({ where: { projectId }, order: { id: 'ASC' } })
+  }
+
+  saveEdit(edit: Partial<EditEntity>, manager: EntityManager): Promise<EditEntity> {
+    const repository = manager.getRepository(EditEntity)
+    return repository.save(repository.create(edit))
+  }
+
+  async deleteEdit(projectId: string, id: number, manager: EntityManager): Promise<boolean> {
+    const { affected } = await manager.getRepository(EditEntity).delete({ id, projectId })
+    return (affected ?? 0) > 0
+  }
+
+  /** Stores the pictures of a design by content and returns the design's JSON without their bytes. */
+  async storeDocument(document: Record<string, unknown>, manager: EntityManager): Promise<string> {
+    const assets = (document['assets'] ?? {}) as Record<string, Asset>
+    const stored: Record<string, StoredAsset> = {}
+    const repository = manager.getRepository(AssetEntity)
+    for (const [id, { data, ...asset }] of Object.entries(assets)) {
+      const bytes = Buffer.from(data, 'base64')
+      const hash = createHash('sha256').update(bytes).digest('hex')
+      if (!(await repository.existsBy({ hash }))) {
+        await repository.insert({ hash, mime: asset.mime, bytes })
+      }
+      stored[id] = { ...asset, hash }
+    }
+    return JSON.stringify({ ...document, assets: stored })
+  }
+
+  /** The design as it was stored, with the bytes of its pictures. */
+  async loadDocument(json: string): Promise<Record<string, unknown>> {
+    const document = JSON.parse(json) as { assets: Record<string, StoredAsset> }
+    const hashes = Object.values(document.assets).map((asset) => asset.hash)
+    const found = await this.source.getRepository(AssetEntity).findBy({ hash: In(hashes) })
+    const bytes = new Map(found.map((asset) => [asset.hash, asset.bytes]))
+    const assets: Record<string, Asset> = {}
+    for (const [id, { hash, ...asset }] of Object.entries(document.assets)) {
+      assets[id] = { ...asset, data: (bytes.get(hash) ?? Buffer.alloc(0)).toString('base64') }
+    }
+    return { ...document, assets }
+  }
+
+  /** Deletes for good what was put into the bin before `time`. */
+  async purge(time: number): Promise<void> {
+    await this.source.getRepository(ProjectEntity).delete({ removedAt: LessThan(time) })
+  }
+}

@@ -1,0 +1,229 @@
+import { Injectable } from '@nestjs/common'
+import {
+  drawLayer,
+  editSchema,
+  readDesign,
+  resolveInstances,
+  writeDesign,
+  type Design,
+  type Note,
+} from '@unimorph/core'
+import type { EntityManager } from 'typeorm'
+import { badInput, notFound } from '../http/problem'
+import type { CreateEditionDto, CreateProjectDto, SettingsDto } from './dto/requests'
+import type { ProjectEntity } from './entities/project.entity'
+import { ProjectsRepository } from './projects.repository'
+
+export type ProjectSummary = {
+  id: string
+  name: string
+  createdAt: number
+  updatedAt: number
+  screenCount: number
+  edition: number
+}
+export type StoredEdit = { id: number; edit: unknown }
+export type ProjectDetail = ProjectSummary & {
+  design: unknown
+  notes: unknown
+  edits: StoredEdit[]
+  settings: unknown
+}
+
+const DEFAULT_SETTINGS: SettingsDto = { target: 'html', styling: 'tailwind' }
+const BIN_MS = 30 * 24 * 60 * 60 * 1000
+
+/** Loads, calls `core`, saves; each change is one transaction, done before it is answered. */
+@Injectable()
+export class ProjectsService {
+  constructor(private readonly repository: ProjectsRepository) {}
+
+  async list(): Promise<ProjectSummary[]> {
+    const projects = await this.repository.findProjects()
+    return Promise.all(projects.map((project) => this.summarise(project)))
+  }
+
+  async get(id: string): Promise<ProjectDetail> {
+    const project = await this.find(id)
+    const edition = await this.repository.findLatestEdition(id)
+    if (!edition) throw notFound('edition')
+    const edits = await this.repository.findEdits(id)
+    return {
+      ...(await this.summarise(project)),
+      design: await this.repository.loadDocument(edition.document),
+      notes: JSON.parse(edition.notes),
+      edits: edits.map(({ id, document }) => ({ id, edit: JSON.parse(document) as unknown })),
+      settings: JSON.parse(project.settings),
+    }
+  }
+
+  async create({ name, design, notes }: CreateProjectDto): Promise<ProjectSummary> {
+    const checked = this.check(design)
+    const now = Date.now()
+    const project = await this.repository.inTransaction(async (manager) => {
+      const saved = await this.repository.saveProject(
+        { name, settings: JSON.stringify(DEFAULT_SETTINGS), createdAt: now, updatedAt: now },
+        manager,
+      )
+      await this.addEdition(saved.id, 1, checked, notes ?? [], manager)
+      return saved
+    })
+    return this.summarise(project)
+  }
+
+  async rename(id: string, name: string): Promise<ProjectSummary> {
+    const project = await this.find(id)
+    return this.summarise(
+      await this.repository.saveProject({ ...project, name, updatedAt: Date.now() }),
+    )
+  }
+
+  async duplicate(id: string): Promise<ProjectSummary> {
+    const project = await this.find(id)
+    const edition = await this.repository.findLatestEdition(id)
+    const edits = await this.repository.findEdits(id)
+    const now = Date.now()
+    const copy = await this.repository.inTransaction(async (manager) => {
+      const { settings } = project
+      const name = `${project.name} copy`
+      const saved = await this.repository.saveProject(
+        { name, settings, createdAt: now, updatedAt: now },
+        manager,
+      )
+      if (edition) {
+        const { document, notes, screenCount } = edition
+        const fields = { document, notes, screenCount, createdAt: now }
+        await this.repository.saveEdition({ ...fields, projectId: saved.id, number: 1 }, manager)
+      }
+      for (const { document } of edits) {
+        await this.repository.saveEdit({ projectId: saved.id, document, createdAt: now }, manager)
+      }
+      return saved
+    })
+    return this.summarise(copy)
+  }
+
+  async remove(id: string): Promise<void> {
+    const project = await this.find(id)
+    await this.repository.saveProject({ ...project, removedAt: Date.now() })
+  }
+
+  async restore(id: string): Promise<ProjectSummary> {
+    const project = await this.repository.findProject(id)
+    if (!project) throw notFound('project')
+    return this.summarise(await this.repository.saveProject({ ...project, removedAt: null }))
+  }
+
+  async listEditions(id: string) {
+    await this.find(id)
+    return this.repository.findEditions(id)
+  }
+
+  async createEdition(id: string, { design, notes }: CreateEditionDto): Promise<ProjectSummary> {
+    const project = await this.find(id)
+    const checked = this.check(design)
+    await this.repository.inTransaction(async (manager) => {
+      const latest = await this.repository.findLatestEdition(id, manager)
+      await this.addEdition(id, (latest?.number ?? 0) + 1, checked, notes ?? [], manager)
+      await this.repository.saveProject({ ...project, updatedAt: Date.now() }, manager)
+    })
+    return this.summarise(project)
+  }
+
+  async addEdit(id: string, edit: unknown): Promise<StoredEdit> {
+    const project = await this.find(id)
+    const parsed = editSchema.safeParse(edit)
+    if (!parsed.success) {
+      const issue = parsed.error.issues[0]
+      throw badInput([
+        {
+          code: 'edits/invalid',
+          severity: 'error',
+          message: `The edit cannot be accepted: ${issue?.path.join('.') ?? ''} ${issue?.message ?? ''}.`,
+          where: {},
+          help: 'See the list of edits in docs/ARCHITECTURE.md.',
+        },
+      ])
+    }
+    const saved = await this.repository.inTransaction(async (manager) => {
+      const document = JSON.stringify(parsed.data)
+      await this.repository.saveProject({ ...project, updatedAt: Date.now() }, manager)
+      return this.repository.saveEdit({ projectId: id, document, createdAt: Date.now() }, manager)
+    })
+    return { id: saved.id, edit: parsed.data }
+  }
+
+  async removeEdit(id: string, editId: number): Promise<void> {
+    const project = await this.find(id)
+    const done = await this.repository.inTransaction(async (manager) => {
+      await this.repository.saveProject({ ...project, updatedAt: Date.now() }, manager)
+      return this.repository.deleteEdit(id, editId, manager)
+    })
+    if (!done) throw notFound('edit')
+  }
+
+  async changeSettings(id: string, settings: SettingsDto): Promise<SettingsDto> {
+    const project = await this.find(id)
+    const json = JSON.stringify(settings)
+    await this.repository.saveProject({ ...project, settings: json, updatedAt: Date.now() })
+    return settings
+  }
+
+  /** The first screen as a drawing, for the shelf. */
+  async drawThumbnail(id: string): Promise<string> {
+    const edition = await this.repository.findLatestEdition(id)
+    if (!edition) throw notFound('project')
+    const read = readDesign(await this.repository.loadDocument(edition.document))
+    if (!read.ok) throw badInput(read.notes)
+    return drawLayer(resolveInstances(read.value)[0]!, { assets: read.value.assets })
+  }
+
+  hasAny(): Promise<boolean> {
+    return this.repository.hasAny()
+  }
+
+  /** Empties the bin of what has lain there for a month. */
+  purge(): Promise<void> {
+    return this.repository.purge(Date.now() - BIN_MS)
+  }
+
+  private async find(id: string): Promise<ProjectEntity> {
+    const project = await this.repository.findProject(id)
+    if (!project || project.removedAt !== null) throw notFound('project')
+    return project
+  }
+
+  private check(document: unknown): Design {
+    const read = readDesign(document)
+    if (!read.ok) throw badInput(read.notes)
+    return read.value
+  }
+
+  private async addEdition(
+    projectId: string,
+    number: number,
+    design: Design,
+    notes: readonly (Note | Record<string, unknown>)[],
+    manager: EntityManager,
+  ): Promise<void> {
+    const written = { assets: {}, ...(writeDesign(design) as Record<string, unknown>) }
+    const document = await this.repository.storeDocument(written, manager)
+    const screenCount = design.screens.length
+    const edition = { projectId, number, document, notes: JSON.stringify(notes), screenCount }
+    await this.repository.saveEdition({ ...edition, createdAt: Date.now() }, manager)
+  }
+
+  private async summarise(project: ProjectEntity): Promise<ProjectSummary> {
+    const editions = await this.repository.findEditions(project.id)
+    const latest = editions.at(-1)
+    const { id, name, createdAt, updatedAt } = project
+    return {
+      id,
+      name,
+      createdAt,
+      updatedAt,
+      screenCount: latest?.screenCount ?? 0,
+      edition: latest?.number ?? 0,
+    }
+  }
+}
