@@ -14,6 +14,7 @@ const security = helmet({
     useDefaults: false,
     directives: {
       defaultSrc: ["'self'"],
+      scriptSrc: ["'self'"],
       // Drawings of designs carry their pictures inside and style attributes for blending.
       imgSrc: ["'self'", 'data:', 'blob:'],
       styleSrc: ["'self'", "'unsafe-inline'"],

@@ -7,7 +7,6 @@ const ESCAPES: Readonly<Record<string, string>> = {
 }
 
 // Characters XML 1.0 does not allow, not even escaped.
-// eslint-disable-next-line no-control-regex
 const FORBIDDEN =
   /[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g
 

@@ -22,7 +22,6 @@ export const quoteAttribute = (text: string): string => {
 
 /** Characters HTML does not allow are dropped; line ends and tabs are spaces. */
 export const cleanControls = (text: string): string =>
-  // eslint-disable-next-line no-control-regex
   text
     .replace(/[\t\n\r\u2028\u2029]/g, ' ')
     .replace(/[\u0000-\u001f\u007f-\u009f\ufdd0-\ufdef\ufffe\uffff]/g, '')

@@ -9,6 +9,7 @@ import {
   indent,
   isHard,
   line,
+  settledSoftline,
   softline,
   span,
   type Doc,
@@ -44,7 +45,9 @@ const printOpeningTag = (element: MarkupElement): Doc => {
 const separator = (word: string, neighbour: MarkupNode | undefined, self: MarkupNode): Doc => {
   const closesItself = (node: MarkupNode | undefined): boolean =>
     node?.kind === 'element' && isVoid(node)
-  if (!closesItself(self) && !closesItself(neighbour)) return softline
+  if (!closesItself(self) && !closesItself(neighbour)) {
+    return word.length === 1 ? softline : settledSoftline
+  }
   return word.length === 1 ? softline : hardline
 }
 
@@ -80,7 +83,8 @@ const textParts = (children: readonly MarkupNode[]): Doc[] => {
 
 /** Drops the line ends that a written space makes needless. */
 const joinSeparators = (parts: Doc[]): Doc[] => {
-  const isLine = (doc: Doc | undefined): boolean => doc === softline || doc === hardline
+  const isLine = (doc: Doc | undefined): boolean =>
+    doc === softline || doc === settledSoftline || doc === hardline
   for (let i = parts.length - 2; i >= 0; i--) {
     const [first, middle, last] = [parts[i], parts[i + 1], parts[i + 2]]
     if (first === '' && middle === '') parts.splice(i, 2)

@@ -17,7 +17,13 @@ export type Doc =
       readonly hard: boolean
     }
   | { readonly kind: 'span'; readonly layer: string; readonly content: Doc; readonly hard: boolean }
-  | { readonly kind: 'line'; readonly flat: '' | ' '; readonly hard: boolean }
+  | {
+      readonly kind: 'line'
+      readonly flat: '' | ' '
+      readonly hard: boolean
+      /** After such a break what follows is measured anew, as after one that had to be taken. */
+      readonly remeasures?: boolean
+    }
 
 /** Names a group, so that `ifBreak` elsewhere can ask whether it was broken. */
 export type GroupId = { readonly name: string }
@@ -29,6 +35,11 @@ export const isHard = (doc: Doc): boolean => typeof doc !== 'string' && doc.hard
 export const line: Doc = { kind: 'line', flat: ' ', hard: false }
 /** Nothing, or a line break when its group is broken. */
 export const softline: Doc = { kind: 'line', flat: '', hard: false }
+/**
+ * A softline that, once broken, counts as a hardline for what follows. A formatter that reads the printed
+ * text back sees a line break there and cannot know that it was optional.
+ */
+export const settledSoftline: Doc = { kind: 'line', flat: '', hard: false, remeasures: true }
 /** A line break, always; it breaks every group around it. */
 export const hardline: Doc = { kind: 'line', flat: '', hard: true }
 

@@ -180,7 +180,7 @@ export const printDocument = (root: Doc, widthColumns: number): Printed => {
           column += doc.flat.length
           break
         }
-        if (flat) mustRemeasure = true
+        if (flat || doc.remeasures) mustRemeasure = true
         trimEnd()
         write(`\n${' '.repeat(indent * INDENT_WIDTH)}`)
         column = indent * INDENT_WIDTH

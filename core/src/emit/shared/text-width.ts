@@ -1,4 +1,3 @@
-// eslint-disable-next-line no-control-regex
 const ASCII = /^[\u0000-\u007f]*$/
 
 const isCombining = (code: number): boolean =>

@@ -1,0 +1,5 @@
+import { build, checkNode, install } from './steps.mjs'
+
+checkNode()
+install()
+build()

@@ -1,0 +1,94 @@
+import { useEffect, useRef, useState } from 'react'
+import { useDesk } from '../model/desk-store'
+
+type Props = {
+  readonly html: string
+  readonly width: number
+  /** Height of the design: the window the page is shown in. */
+  readonly height: number
+  readonly scale: number
+  readonly picks: boolean
+}
+
+type Message =
+  | { kind: 'ready' | 'shown' }
+  | { kind: 'height'; px: number }
+  | { kind: 'select'; layer: string }
+  | { kind: 'follow'; href: string }
+  | { kind: 'route'; route: string }
+
+const TALLEST_PX = 30_000
+
+/** The generated code, running in a frame of its own origin that can reach neither the app nor the network. */
+export const ResultPane = ({ html, width, height, scale, picks }: Props) => {
+  const frame = useRef<HTMLIFrameElement>(null)
+  const selection = useDesk((s) => s.selection)
+  const [content, setContent] = useState(height)
+  // Each page gets a fresh frame, so that nothing of the one before goes on running.
+  const [generation, setGeneration] = useState(0)
+  const shown = useRef(html)
+  if (shown.current !== html) {
+    shown.current = html
+    setGeneration(generation + 1)
+  }
+
+  const post = (message: unknown): void => frame.current?.contentWindow?.postMessage(message, '*')
+
+  useEffect(() => setContent(height), [height, width, html])
+  useEffect(() => post({ kind: 'mark', layers: selection }), [selection])
+  useEffect(() => post({ kind: 'picks', picks }), [picks])
+
+  useEffect(() => {
+    const receive = ({ source, data }: MessageEvent<Message | undefined>): void => {
+      if (source !== frame.current?.contentWindow || typeof data !== 'object' || data === null)
+        return
+      const { select, converted, showScreen } = useDesk.getState()
+      const showPage = (isPage: (page: { path: string; route: string }) => boolean): void => {
+        const found = Object.entries(converted?.pages ?? {}).find(([, page]) => isPage(page))
+        if (found) showScreen(found[0])
+      }
+      switch (data.kind) {
+        case 'ready':
+          post({ kind: 'show', html: shown.current })
+          break
+        case 'shown':
+          post({ kind: 'picks', picks })
+          post({ kind: 'mark', layers: useDesk.getState().selection })
+          break
+        case 'height':
+          if (typeof data.px === 'number')
+            setContent(Math.min(TALLEST_PX, Math.max(height, data.px)))
+          break
+        case 'select':
+          select([String(data.layer)])
+          break
+        case 'follow':
+          showPage((page) => page.path === data.href)
+          break
+        case 'route':
+          showPage((page) => page.route === data.route)
+      }
+    }
+    window.addEventListener('message', receive)
+    return () => window.removeEventListener('message', receive)
+  }, [height, picks])
+
+  return (
+    <div
+      className="relative overflow-hidden bg-white shadow-sm outline outline-rule"
+      style={{ width: width * scale, height: content * scale }}
+    >
+      <iframe
+        key={generation}
+        ref={frame}
+        data-testid="result"
+        title="Generated code, running"
+        src="/preview"
+        sandbox="allow-scripts"
+        scrolling="no"
+        className="origin-top-left border-0"
+        style={{ width, height: content, transform: `scale(${scale})` }}
+      />
+    </div>
+  )
+}

@@ -1,0 +1,75 @@
+import { useEffect, useMemo, useState } from 'react'
+import { useDesk } from '../model/desk-store'
+import { findLayerAtOffset, findThread } from '../model/threads'
+import { CodeView } from './CodeView'
+import { FileTree } from './FileTree'
+
+const NOTHING: readonly never[] = []
+
+/** The delivered files, with the code of the selected layer marked. */
+export const Source = ({
+  path,
+  onPath,
+}: {
+  readonly path: string | undefined
+  readonly onPath: (path: string) => void
+}) => {
+  const converted = useDesk((s) => s.converted)
+  const layers = useDesk((s) => s.drawn?.layers)
+  const selection = useDesk((s) => s.selection)
+  const select = useDesk((s) => s.select)
+  const screen = useDesk((s) => s.screen)
+  const files = converted?.files ?? NOTHING
+  const primary = selection.at(-1)
+  const thread = useMemo(
+    () => (primary && layers ? findThread(files, layers, primary) : undefined),
+    [files, layers, primary],
+  )
+  const [picked, setPicked] = useState<string>()
+
+  // Selecting a layer opens the file its code is in, and showing a screen the screen's file.
+  useEffect(() => {
+    if (thread) setPicked(thread.path)
+  }, [thread])
+  const pagePath = screen ? converted?.pages[screen]?.path : undefined
+  useEffect(() => {
+    if (pagePath) setPicked(pagePath)
+  }, [pagePath])
+
+  const current = files.find((f) => f.path === picked) ?? files[0]
+  useEffect(() => {
+    if (current && current.path !== path) onPath(current.path)
+  }, [current, path, onPath])
+
+  if (!current) {
+    return (
+      <p className="p-4 text-soft">
+        {converted ? 'There is no code: nothing is selected for conversion.' : 'Converting …'}
+      </p>
+    )
+  }
+  const { content } = current
+  return (
+    <div className="flex h-full flex-col">
+      <FileTree files={files} current={current.path} onPick={setPicked} />
+      <div className="min-h-0 flex-1">
+        {content.kind === 'text' ? (
+          <CodeView
+            path={current.path}
+            text={content.text}
+            spans={thread?.path === current.path ? thread.spans : NOTHING}
+            onPlace={(offset) => {
+              const layer = findLayerAtOffset(current, offset)
+              if (layer) select([layer])
+            }}
+          />
+        ) : (
+          <p className="p-4 text-soft">
+            A picture of {Math.round((content.base64.length * 3) / 4 / 100) / 10} kB. It is part of
+            the download.
+          </p>
+        )}
+      </div>
+    </div>
+  )
+}

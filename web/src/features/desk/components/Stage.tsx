@@ -1,0 +1,142 @@
+import { useEffect, useRef, useState } from 'react'
+import { Button } from '../../../shared/ui/Button'
+import { useDesk } from '../model/desk-store'
+import { usePreview } from '../model/use-preview'
+import { DesignPane } from './DesignPane'
+import { ResultPane } from './ResultPane'
+import { Separator } from './Separator'
+
+export type StageView = 'both' | 'design' | 'result'
+
+const NARROWEST = 240
+const WIDEST = 2560
+const MARGIN = 24
+/** From this lane width on, design and result stand beside each other; below it, one under the other. */
+const BESIDE_FROM = 860
+
+const useWidth = () => {
+  const ref = useRef<HTMLDivElement>(null)
+  const [width, setWidth] = useState(0)
+  useEffect(() => {
+    const observer = new ResizeObserver(([entry]) => setWidth(entry!.contentRect.width))
+    observer.observe(ref.current!)
+    return () => observer.disconnect()
+  }, [])
+  return { ref, width }
+}
+
+/** The converted page that shows a screen: itself, or the selected part of it. */
+const findPage = (
+  pages: Readonly<Record<string, unknown>>,
+  screen: string | undefined,
+  parts: readonly string[],
+): string | undefined => {
+  if (screen && screen in pages) return screen
+  return parts.find((key) => key in pages) ?? Object.keys(pages)[0]
+}
+
+type Props = { readonly view: StageView; readonly zoom: number | 'fit'; readonly picks: boolean }
+
+/** The design and the running code at the same scale. */
+export const Stage = ({ view, zoom, picks }: Props) => {
+  const drawn = useDesk((s) => s.drawn)
+  const converted = useDesk((s) => s.converted)
+  const target = useDesk((s) => s.settings.target)
+  const screenKey = useDesk((s) => s.screen)
+  const scope = useDesk((s) => s.scope)
+  const lane = useWidth()
+  const screen = drawn?.screens.find((s) => s.key === screenKey)
+  const parts = scope.kind === 'layers' ? scope.keys : []
+  const page = converted && findPage(converted.pages, screenKey, parts)
+  const html = usePreview(converted, target, page)
+  const part = drawn?.layers.find((l) => l.key === page)
+  const natural = part?.box ?? { width: screen?.width ?? 1280, height: screen?.height ?? 800 }
+  const [width, setWidth] = useState<number>()
+  useEffect(() => setWidth(undefined), [screenKey, page])
+
+  const resultWidth = width ?? Math.max(NARROWEST, Math.round(natural.width))
+  const isBeside = lane.width >= BESIDE_FROM && view === 'both'
+  const room = (isBeside ? lane.width / 2 : lane.width) - 2 * MARGIN
+  const widest = Math.max(screen?.width ?? 0, Math.min(natural.width, WIDEST))
+  const scale = zoom === 'fit' ? Math.min(1, Math.max(0.05, room / (widest || 1280))) : zoom
+
+  return (
+    <div className="flex h-full flex-col">
+      <div
+        ref={lane.ref}
+        tabIndex={0}
+        role="region"
+        aria-label="Design and result"
+        className="min-h-0 flex-1 overflow-auto -outline-offset-2"
+      >
+        <div className={`flex w-max min-w-full gap-6 p-6 ${isBeside ? '' : 'flex-col'}`}>
+          {screen && view !== 'result' && (
+            <figure>
+              <figcaption className="mb-1.5 text-xs text-soft">
+                Design, {Math.round(screen.width)} px wide
+              </figcaption>
+              <DesignPane screen={screen} scale={scale} />
+            </figure>
+          )}
+          {view !== 'design' && (
+            <figure>
+              <figcaption className="mb-1.5 flex items-center gap-2 text-xs text-soft">
+                <label className="flex items-center gap-1.5">
+                  Result, width
+                  <input
+                    type="number"
+                    min={NARROWEST}
+                    max={WIDEST}
+                    value={resultWidth}
+                    onChange={(event) => {
+                      const next = event.target.valueAsNumber
+                      if (next >= NARROWEST && next <= WIDEST) setWidth(next)
+                    }}
+                    className="h-5 w-16 rounded-sm border border-rule bg-sheet px-1 text-ink"
+                  />
+                  px
+                </label>
+                {width !== undefined && (
+                  <Button
+                    tone="bare"
+                    className="h-5! px-1! text-xs"
+                    onClick={() => setWidth(undefined)}
+                  >
+                    As drawn
+                  </Button>
+                )}
+              </figcaption>
+              {html ? (
+                <div className="flex w-max">
+                  <ResultPane
+                    html={html}
+                    width={resultWidth}
+                    height={natural.height}
+                    scale={scale}
+                    picks={picks}
+                  />
+                  <Separator
+                    label="Width of the result"
+                    value={resultWidth}
+                    min={NARROWEST}
+                    max={WIDEST}
+                    grows="right"
+                    rate={1 / scale}
+                    onChange={setWidth}
+                    className="ml-0! w-3! self-stretch after:w-1 after:rounded"
+                  />
+                </div>
+              ) : (
+                <p className="p-4 text-soft">
+                  {converted?.files.length === 0
+                    ? 'There is nothing to show: every layer is hidden or left out.'
+                    : 'Converting …'}
+                </p>
+              )}
+            </figure>
+          )}
+        </div>
+      </div>
+    </div>
+  )
+}

@@ -1,0 +1,205 @@
+import { create } from 'zustand'
+import type { Edit, TargetId } from '@unimorph/core'
+import { Cancelled, createEngine } from '../../../engine/engine'
+import type { Converted, Drawn } from '../../../engine/protocol'
+import {
+  api,
+  messageOf,
+  type ProjectDetail,
+  type Settings,
+  type StoredEdit,
+} from '../../../shared/lib/api'
+import { showProblem } from '../../../shared/lib/toast-store'
+
+/** Which part of the design is converted. */
+export type Scope =
+  | { readonly kind: 'all' }
+  | { readonly kind: 'screen'; readonly screen: string }
+  | { readonly kind: 'layers'; readonly keys: readonly string[] }
+
+type DeskState = {
+  readonly project: ProjectDetail | undefined
+  readonly problem: string | undefined
+  readonly settings: Settings
+  readonly edits: readonly StoredEdit[]
+  readonly undone: readonly Edit[]
+  readonly drawn: Drawn | undefined
+  readonly converted: Converted | undefined
+  readonly isBusy: boolean
+  readonly selection: readonly string[]
+  readonly screen: string | undefined
+  readonly scope: Scope
+}
+
+type DeskActions = {
+  open(id: string): Promise<void>
+  close(): void
+  select(keys: readonly string[]): void
+  showScreen(key: string): void
+  setScope(scope: Scope): void
+  setTarget(target: TargetId): void
+  edit(edit: Edit): Promise<void>
+  undo(): Promise<void>
+  redo(): Promise<void>
+  rename(name: string): Promise<void>
+  pack(): Promise<Uint8Array>
+}
+
+const START: DeskState = {
+  project: undefined,
+  problem: undefined,
+  settings: { target: 'html', styling: 'tailwind' },
+  edits: [],
+  undone: [],
+  drawn: undefined,
+  converted: undefined,
+  isBusy: false,
+  selection: [],
+  screen: undefined,
+  scope: { kind: 'all' },
+}
+
+const engine = createEngine()
+
+const selectedBy = (scope: Scope): readonly string[] =>
+  scope.kind === 'all' ? [] : scope.kind === 'screen' ? [scope.screen] : scope.keys
+
+/** Everything the desk shows. Editing produces edits as values; the drawing and the code follow from them. */
+export const useDesk = create<DeskState & DeskActions>((set, get) => {
+  let opening = 0
+  let converting = 0
+  // Edits reach the server one after the other, in the order they were made.
+  let saving: Promise<unknown> = Promise.resolve()
+
+  const report = (error: unknown): void => {
+    if (!(error instanceof Cancelled)) showProblem(messageOf(error))
+  }
+  const values = (): Edit[] => get().edits.map((e) => e.edit)
+
+  const draw = async (): Promise<void> => {
+    const drawn = await engine.call('draw', values())
+    const keys = new Set(drawn.layers.map((l) => l.key))
+    const { screen, selection } = get()
+    const hasScreen = drawn.screens.some((s) => s.key === screen)
+    set({
+      drawn,
+      screen: hasScreen ? screen : drawn.screens[0]?.key,
+      selection: selection.filter((key) => keys.has(key)),
+    })
+  }
+  const convert = async (): Promise<void> => {
+    const turn = ++converting
+    set({ isBusy: true })
+    try {
+      const { settings, scope } = get()
+      const request = { edits: values(), target: settings.target, select: selectedBy(scope) }
+      const converted = await engine.call('convert', request)
+      // A later change is already on its way; its result is the one to show.
+      if (turn === converting) set({ converted })
+    } catch (error) {
+      report(error)
+    } finally {
+      if (turn === converting) set({ isBusy: false })
+    }
+  }
+  const follow = (): void => {
+    draw().then(convert).catch(report)
+  }
+  const save = <T>(work: () => Promise<T>): Promise<T> => {
+    const next = saving.then(work)
+    saving = next.catch(() => undefined)
+    return next
+  }
+
+  return {
+    ...START,
+    async open(id) {
+      const turn = ++opening
+      converting++
+      set(START)
+      try {
+        const project = await api.getProject(id)
+        if (turn !== opening) return
+        await engine.call('open', project.design)
+        if (turn !== opening) return
+        const { settings, edits } = project
+        set({ project, settings, edits })
+        await draw()
+        await convert()
+      } catch (error) {
+        if (turn === opening && !(error instanceof Cancelled)) set({ problem: messageOf(error) })
+      }
+    },
+    close() {
+      opening++
+      converting++
+      engine.cancel()
+      set(START)
+    },
+    select(keys) {
+      const first = get().drawn?.layers.find((l) => l.key === keys.at(-1))
+      set({ selection: keys, ...(first ? { screen: first.screen } : {}) })
+    },
+    showScreen: (screen) => set({ screen }),
+    setScope(scope) {
+      set({ scope })
+      void convert()
+    },
+    setTarget(target) {
+      const settings = { ...get().settings, target }
+      set({ settings })
+      void convert()
+      const id = get().project?.id
+      if (id) save(() => api.changeSettings(id, settings)).catch(report)
+    },
+    async edit(edit) {
+      const id = get().project?.id
+      if (!id) return
+      try {
+        const stored = await save(() => api.addEdit(id, edit))
+        if (get().project?.id !== id) return
+        set({ edits: [...get().edits, stored], undone: [] })
+        follow()
+      } catch (error) {
+        report(error)
+      }
+    },
+    async undo() {
+      const { project, edits } = get()
+      const last = edits.at(-1)
+      if (!project || !last) return
+      set({ edits: edits.slice(0, -1), undone: [...get().undone, last.edit] })
+      follow()
+      try {
+        await save(() => api.removeEdit(project.id, last.id))
+      } catch (error) {
+        set({ edits: [...get().edits, last], undone: get().undone.slice(0, -1) })
+        follow()
+        report(error)
+      }
+    },
+    async redo() {
+      const { project, undone } = get()
+      const edit = undone.at(-1)
+      if (!project || !edit) return
+      try {
+        const stored = await save(() => api.addEdit(project.id, edit))
+        set({ edits: [...get().edits, stored], undone: undone.slice(0, -1) })
+        follow()
+      } catch (error) {
+        report(error)
+      }
+    },
+    async rename(name) {
+      const { project } = get()
+      if (!project) return
+      try {
+        await api.renameProject(project.id, name)
+        set({ project: { ...project, name } })
+      } catch (error) {
+        report(error)
+      }
+    },
+    pack: () => engine.call('pack', get().converted?.files ?? []),
+  }
+})

@@ -1,0 +1,52 @@
+/**
+ * Runs inside the preview and joins it to the desk: reports clicks and the page's height, and marks the
+ * selected layers. Written as plain script text, since it is put into the previewed page as it is.
+ */
+export const BRIDGE = `(() => {
+  const send = (message) => parent.postMessage(message, '*')
+  let picks = true
+  let marked = []
+  const find = (key) => document.querySelectorAll('[data-layer="' + CSS.escape(key) + '"]')
+  const box = document.createElement('div')
+  box.setAttribute('aria-hidden', 'true')
+  box.style.cssText = 'position:absolute;left:0;top:0;width:0;height:0;z-index:2147483647;pointer-events:none'
+  const mark = () => {
+    box.replaceChildren()
+    for (const key of marked) for (const element of find(key)) {
+      const r = element.getBoundingClientRect()
+      const line = document.createElement('div')
+      line.style.cssText = 'position:absolute;box-sizing:border-box;outline:2px solid #2a6340;outline-offset:-1px;left:' +
+        (r.left + scrollX) + 'px;top:' + (r.top + scrollY) + 'px;width:' + r.width + 'px;height:' + r.height + 'px'
+      box.append(line)
+    }
+    document.documentElement.append(box)
+  }
+  const measure = () => { send({ kind: 'height', px: document.documentElement.scrollHeight }); mark() }
+  addEventListener('click', (event) => {
+    const target = event.target instanceof Element ? event.target : null
+    if (picks) {
+      event.preventDefault()
+      event.stopPropagation()
+      const layer = target && target.closest('[data-layer]')
+      if (layer) send({ kind: 'select', layer: layer.getAttribute('data-layer') })
+      return
+    }
+    const link = target && target.closest('a[href]')
+    if (!link) return
+    const href = link.getAttribute('href')
+    if (href.startsWith('#')) return
+    event.preventDefault()
+    send({ kind: 'follow', href })
+  }, true)
+  addEventListener('submit', (event) => event.preventDefault(), true)
+  addEventListener('hashchange', () => send({ kind: 'route', route: location.hash.slice(1) || '/' }))
+  addEventListener('message', ({ source, data }) => {
+    if (source !== parent || !data) return
+    if (data.kind === 'mark') { marked = data.layers; mark() }
+    if (data.kind === 'picks') picks = data.picks
+  })
+  new ResizeObserver(measure).observe(document.documentElement)
+  addEventListener('load', measure)
+  send({ kind: 'shown' })
+  measure()
+})()`

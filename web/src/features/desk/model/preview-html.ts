@@ -1,0 +1,74 @@
+import type { EmittedFile } from '@unimorph/core'
+import type { Bundle, PreviewFile } from '../../../shared/lib/api'
+import type { Converted } from '../../../engine/protocol'
+import { BRIDGE } from './preview-bridge'
+
+const MIME: Readonly<Record<string, string>> = {
+  avif: 'image/avif',
+  gif: 'image/gif',
+  jpg: 'image/jpeg',
+  png: 'image/png',
+  svg: 'image/svg+xml',
+  webp: 'image/webp',
+}
+
+const dataAddress = ({ path, content }: EmittedFile): string => {
+  const mime = MIME[path.slice(path.lastIndexOf('.') + 1)] ?? 'application/octet-stream'
+  return content.kind === 'text'
+    ? `data:${mime},${encodeURIComponent(content.text)}`
+    : `data:${mime};base64,${content.base64}`
+}
+
+/** Script text that cannot end the element it stands in. */
+const inScript = (script: string): string =>
+  script.replace(/<\/(script)/gi, '<\\/$1').replace(/<!--/g, '<\\!--')
+
+const inStyle = (css: string): string => css.replace(/<\/(style)/gi, '<\\/$1')
+
+const bridge = `<script>${BRIDGE}</script>`
+
+/** A page of the HTML target with everything it shows inside it. */
+export const buildHtmlPreview = (
+  { preview, pages }: Converted,
+  page: string,
+): string | undefined => {
+  const path = pages[page]?.path
+  const file = preview.files.find((f) => f.path === path)
+  if (file?.content.kind !== 'text') return undefined
+  let html = file.content.text.replace(
+    '<link rel="stylesheet" href="styles.css" />',
+    () => `<style>${inStyle(preview.css)}</style>`,
+  )
+  for (const asset of preview.files.filter((f) => f.path.startsWith('assets/'))) {
+    html = html.replaceAll(`src="${asset.path}"`, () => `src="${dataAddress(asset)}"`)
+  }
+  return html.replace('</body>', () => `${bridge}</body>`)
+}
+
+/** The sources of the React target as the bundler takes them. */
+export const buildBundleFiles = ({ preview }: Converted): PreviewFile[] =>
+  preview.files
+    .filter((f) => f.path.startsWith('src/'))
+    .map(({ path, content }) =>
+      content.kind === 'text'
+        ? { path, encoding: 'text', content: content.text }
+        : { path, encoding: 'base64', content: content.base64 },
+    )
+
+const escapeText = (text: string): string =>
+  text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;')
+
+/** The bundled React app in a page, at the route of one screen. */
+export const buildReactPreview = (converted: Converted, bundle: Bundle, page: string): string => {
+  if ('errors' in bundle) {
+    const list = bundle.errors.map((e) => `<li>${escapeText(e)}</li>`).join('')
+    return `<!doctype html><title>Preview</title><p>The code does not build:</p><ul>${list}</ul>`
+  }
+  const route = converted.pages[page]?.route ?? '/'
+  return (
+    `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>Preview</title>` +
+    `<style>${inStyle(converted.preview.css)}</style></head><body><div id="root"></div>` +
+    `<script>location.hash=${inScript(JSON.stringify(`#${route}`))}</script>` +
+    `<script>${inScript(bundle.script)}</script>${bridge}</body></html>`
+  )
+}

@@ -1,0 +1,36 @@
+import { useEffect, useState } from 'react'
+import { api, messageOf, type Bundle } from '../../../shared/lib/api'
+import type { Converted } from '../../../engine/protocol'
+import { buildBundleFiles, buildHtmlPreview, buildReactPreview } from './preview-html'
+
+type Bundled = { readonly of: Converted; readonly bundle: Bundle }
+
+/** The page to run for a result: at once for HTML, after bundling for React. */
+export const usePreview = (
+  converted: Converted | undefined,
+  target: string,
+  page: string | undefined,
+): string | undefined => {
+  const [bundled, setBundled] = useState<Bundled>()
+  const isReact = target === 'react'
+
+  useEffect(() => {
+    if (!isReact || !converted || converted.files.length === 0) return
+    let isCurrent = true
+    api
+      .bundle(buildBundleFiles(converted))
+      .catch((error: unknown): Bundle => ({ errors: [messageOf(error)] }))
+      .then((bundle) => {
+        if (isCurrent) setBundled({ of: converted, bundle })
+      })
+      .catch(() => undefined)
+    return () => {
+      isCurrent = false
+    }
+  }, [converted, isReact])
+
+  if (!converted || !page) return undefined
+  if (!isReact) return buildHtmlPreview(converted, page)
+  const isBundle = converted.preview.files.some((f) => f.path === 'src/main.tsx')
+  return bundled && isBundle ? buildReactPreview(bundled.of, bundled.bundle, page) : undefined
+}

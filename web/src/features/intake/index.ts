@@ -1,0 +1,5 @@
+export { DropAnywhere } from './components/DropAnywhere'
+export { ImportDialog } from './components/ImportDialog'
+export { PasteDialog } from './components/PasteDialog'
+export { pickFiles } from './model/pick-files'
+export { useImportAndOpen } from './model/use-import-and-open'

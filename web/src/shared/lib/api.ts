@@ -1,0 +1,79 @@
+import type { Design, Edit, Note, TargetId } from '@unimorph/core'
+
+export type Project = {
+  readonly id: string
+  readonly name: string
+  readonly createdAt: number
+  readonly updatedAt: number
+  readonly screenCount: number
+  readonly edition: number
+}
+export type Settings = {
+  readonly target: TargetId
+  readonly styling: 'tailwind'
+  readonly showInfo?: boolean
+}
+export type StoredEdit = { readonly id: number; readonly edit: Edit }
+export type ProjectDetail = Project & {
+  readonly design: unknown
+  readonly notes: readonly Note[]
+  readonly edits: readonly StoredEdit[]
+  readonly settings: Settings
+}
+
+/** An answer of the server that is not a success, with its message for people. */
+export class ApiError extends Error {
+  constructor(
+    message: string,
+    readonly status: number,
+  ) {
+    super(message)
+  }
+}
+
+const OFFLINE =
+  'The server does not answer. Start it with npm start, then try again; nothing was lost.'
+
+const request = async <T>(method: string, path: string, body?: unknown): Promise<T> => {
+  let response: Response
+  try {
+    response = await fetch(`/api${path}`, {
+      method,
+      ...(body === undefined
+        ? {}
+        : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+    })
+  } catch {
+    throw new ApiError(OFFLINE, 0)
+  }
+  if (response.status === 204) return undefined as T
+  const answer = (await response.json().catch(() => ({}))) as { message?: string | string[] }
+  if (response.ok) return answer as T
+  const message = Array.isArray(answer.message) ? answer.message.join('; ') : answer.message
+  throw new ApiError(message ?? `The server answered ${response.status}.`, response.status)
+}
+
+export type PreviewFile = { path: string; encoding: 'text' | 'base64'; content: string }
+export type Bundle = { readonly script: string } | { readonly errors: readonly string[] }
+
+export const api = {
+  listProjects: () => request<Project[]>('GET', '/projects'),
+  getProject: (id: string) => request<ProjectDetail>('GET', `/projects/${id}`),
+  createProject: (name: string, design: Design, notes: readonly Note[]) =>
+    request<Project>('POST', '/projects', { name, design, notes }),
+  renameProject: (id: string, name: string) =>
+    request<Project>('PATCH', `/projects/${id}`, { name }),
+  duplicateProject: (id: string) => request<Project>('POST', `/projects/${id}/duplicate`),
+  removeProject: (id: string) => request<void>('DELETE', `/projects/${id}`),
+  restoreProject: (id: string) => request<Project>('POST', `/projects/${id}/restore`),
+  addEdit: (id: string, edit: Edit) =>
+    request<StoredEdit>('POST', `/projects/${id}/edits`, { edit }),
+  removeEdit: (id: string, editId: number) =>
+    request<void>('DELETE', `/projects/${id}/edits/${editId}`),
+  changeSettings: (id: string, settings: Settings) =>
+    request<Settings>('PUT', `/projects/${id}/settings`, settings),
+  bundle: (files: readonly PreviewFile[]) => request<Bundle>('POST', '/previews', { files }),
+}
+
+export const messageOf = (error: unknown): string =>
+  error instanceof Error ? error.message : String(error)
