@@ -1,6 +1,7 @@
 import type { Layer } from '../design/layer.js'
 import { childrenOf } from '../design/layer.js'
 import type { AutoLayout } from '../design/layout.js'
+import { isGraphic } from './is-graphic.js'
 
 /** How a container arranges what is in it: by its stated auto layout, or not at all. */
 export type Arrangement = AutoLayout | { readonly kind: 'free' }
@@ -14,6 +15,8 @@ export type LayoutNode = {
   readonly layer: Layer
   readonly placement: Placement
   readonly arrangement: Arrangement
+  /** The layer with everything in it is one drawing; it then has no children here. */
+  readonly isGraphic: boolean
   readonly children: readonly LayoutNode[]
 }
 
@@ -40,9 +43,12 @@ export const inferLayout = (root: Layer): LayoutNode =>
   build(root, { kind: 'coordinates', x: 0, y: 0 })
 
 const build = (layer: Layer, placement: Placement): LayoutNode => {
+  if (isGraphic(layer)) {
+    return { layer, placement, arrangement: { kind: 'free' }, isGraphic: true, children: [] }
+  }
   const arrangement = arrangementOf(layer)
   const children = childrenOf(layer).flatMap((child) => place(child, arrangement, 0, 0))
-  return { layer, placement, arrangement, children }
+  return { layer, placement, arrangement, isGraphic: false, children }
 }
 
 /** The nodes a child of a container becomes: one, none when hidden, several when a group dissolves. */
@@ -53,7 +59,7 @@ const place = (layer: Layer, parent: Arrangement, left: number, top: number): La
   if (parent.kind !== 'free' && layer.flow === 'in') {
     return [build(layer, { kind: 'flow', parent: parent.kind })]
   }
-  if (isTransparent(layer)) {
+  if (isTransparent(layer) && !isGraphic(layer)) {
     return childrenOf(layer).flatMap((child) => place(child, { kind: 'free' }, x, y))
   }
   return [build(layer, { kind: 'coordinates', x, y })]

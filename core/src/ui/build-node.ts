@@ -4,7 +4,6 @@ import type { Paint } from '../design/paint.js'
 import { walkLayers } from '../design/walk.js'
 import { drawLayer } from '../drawing/index.js'
 import type { LayoutNode } from '../layout/index.js'
-import { isGraphic } from '../meaning/is-graphic.js'
 import { notes } from '../notes/catalogue.js'
 import type { TextMeasure } from '../text/measure.js'
 import type { Account } from './account.js'
@@ -170,7 +169,7 @@ const strokeReach = (layer: Layer): number => {
 const buildGraphic = (context: BuildContext, node: LayoutNode, around: Surroundings): UiNode => {
   const { layer } = node
   const pad = strokeReach(layer)
-  const { border: _drawn, ...style } = buildStyle(context, { ...node, children: [] }, around)
+  const { border: _drawn, ...style } = buildStyle(context, node, around)
   const { width, height } = layer.box
   const bare = { ...layer, effects: [], opacity: 1, rotationDeg: 0, blend: 'normal' } as Layer
   const text = drawLayer(bare, {
@@ -362,7 +361,7 @@ export const buildNode = (
   around: Surroundings,
 ): UiNode => {
   const { layer } = node
-  if (isGraphic(layer)) return buildGraphic(context, node, around)
+  if (node.isGraphic) return buildGraphic(context, node, around)
   if (layer.type === 'line') return buildLine(context, node, around)
   if (layer.type === 'text') return buildText(context, node, around)
   if (layer.type === 'image') return buildImage(context, node, around)

@@ -3,7 +3,6 @@ import type { Layer } from '../design/layer.js'
 import { walkLayers } from '../design/walk.js'
 import { inferLayout, type LayoutNode } from '../layout/index.js'
 import { findTitle } from '../meaning/find-title.js'
-import { isGraphic } from '../meaning/is-graphic.js'
 import { notes } from '../notes/catalogue.js'
 import type { Note } from '../notes/note.js'
 import type { TextMeasure } from '../text/measure.js'
@@ -23,10 +22,11 @@ export type UiProject = {
 }
 
 /** Layers placed by coordinates in a page; a graphic counts once. */
-const countFree = (node: LayoutNode): number => {
-  const own = node.placement.kind === 'coordinates' ? 1 : 0
-  return isGraphic(node.layer) ? own : node.children.reduce((n, c) => n + countFree(c), own)
-}
+const countFree = (node: LayoutNode): number =>
+  node.children.reduce(
+    (count, child) => count + countFree(child),
+    node.placement.kind === 'coordinates' ? 1 : 0,
+  )
 
 const noteFonts = (account: Account, roots: readonly Layer[]): void => {
   const weights = new Map<string, Set<number>>()

@@ -58,6 +58,8 @@ export const readShapeLayer = (
       strokes: readStrokes(context, base.key, style, painted),
     }
   }
+  // A mirror may turn a size round, but a negative size in the file is an error (SVG 2, 10.2).
+  if (shape.box.width < 0 || shape.box.height < 0) return undefined
   const placement = placeBox(matrix, shape.box)
   if (placement.kind === 'skewed') return asPath()
   const { box, scaleX, scaleY } = placement

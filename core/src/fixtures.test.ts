@@ -1,0 +1,137 @@
+import {
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs'
+import { dirname, join, relative } from 'node:path'
+import { format } from 'prettier'
+import { convert } from './convert.js'
+import { TARGETS, type TargetId } from './emit/index.js'
+import { readFiles } from './intake/index.js'
+
+/**
+ * Every folder under `fixtures/` with an `input.json` or `input.svg` is a test: its name is the title, and
+ * `expected/` holds what each target writes. `npm run fixtures:update` rewrites what differs.
+ */
+const ROOT = join(__dirname, '../fixtures')
+const UPDATE = process.env['UPDATE_FIXTURES'] === '1'
+
+const listFiles = (folder: string): string[] =>
+  !existsSync(folder)
+    ? []
+    : readdirSync(folder)
+        .sort()
+        .flatMap((name) => {
+          const path = join(folder, name)
+          return statSync(path).isDirectory() ? listFiles(path) : [path]
+        })
+
+const findCases = (folder: string): string[] => {
+  const names = readdirSync(folder)
+  if (names.some((n) => n.startsWith('input.'))) return [folder]
+  return names
+    .map((n) => join(folder, n))
+    .filter((p) => statSync(p).isDirectory())
+    .flatMap(findCases)
+}
+
+/** Files that are the same whatever is converted. */
+const CONSTANT =
+  /^(package\.json|tsconfig\.json|vite\.config\.ts|README\.md|\.prettier.*|src\/main\.tsx)$/
+
+const PARSERS: Readonly<Record<string, string>> = {
+  css: 'css',
+  html: 'html',
+  tsx: 'typescript',
+  ts: 'typescript',
+  json: 'json',
+  md: 'markdown',
+}
+
+const parserOf = (path: string): string =>
+  path.endsWith('.prettierrc') ? 'json' : (PARSERS[path.slice(path.lastIndexOf('.') + 1)] ?? '')
+
+const runCase = (folder: string) => {
+  const input = readdirSync(folder).find((n) => n.startsWith('input.'))!
+  const intake = readFiles([{ name: input, bytes: readFileSync(join(folder, input)) }])
+  const optionsFile = join(folder, 'options.json')
+  const options = existsSync(optionsFile)
+    ? (JSON.parse(readFileSync(optionsFile, 'utf8')) as { select?: string[] })
+    : {}
+  if (!intake.design) throw new Error(intake.notes.map((n) => n.message).join('\n'))
+  const results = Object.keys(TARGETS).map((target) => {
+    const result = convert(intake.design!, [], { target: target as TargetId, ...options })
+    if (!result.ok) throw new Error(result.notes.map((n) => n.message).join('\n'))
+    return { target, ...result }
+  })
+  return { intake, results }
+}
+
+const buildActual = (folder: string): Map<string, string> => {
+  const { intake, results } = runCase(folder)
+  const actual = new Map<string, string>()
+  for (const { target, value } of results) {
+    for (const { path, content } of value.files) {
+      if (CONSTANT.test(path) || content.kind !== 'text') continue
+      actual.set(join(target, path), content.text)
+    }
+  }
+  const notes = [...intake.notes, ...results[0]!.notes].map((n) =>
+    `${n.code} ${n.where.layer ?? ''} ${n.where.path ?? ''}`.trim(),
+  )
+  actual.set('notes.txt', `${notes.join('\n')}\n`)
+  return actual
+}
+
+const update = (expected: string, actual: ReadonlyMap<string, string>): void => {
+  for (const file of listFiles(expected)) if (!actual.has(relative(expected, file))) rmSync(file)
+  for (const [path, content] of actual) {
+    const file = join(expected, path)
+    if (existsSync(file) && readFileSync(file, 'utf8') === content) continue
+    mkdirSync(dirname(file), { recursive: true })
+    writeFileSync(file, content)
+    console.log(`wrote ${relative(ROOT, file)}`)
+  }
+}
+
+describe.each(findCases(ROOT).map((folder) => [relative(ROOT, folder), folder] as const))(
+  '%s',
+  (_name, folder) => {
+    const expected = join(folder, 'expected')
+
+    test('gives the expected files (npm run fixtures:update rewrites them)', () => {
+      const actual = buildActual(folder)
+      if (UPDATE) update(expected, actual)
+      const known = new Map(
+        listFiles(expected).map((f) => [relative(expected, f), readFileSync(f, 'utf8')]),
+      )
+      expect(Object.fromEntries(actual)).toEqual(Object.fromEntries(known))
+    })
+
+    test('Prettier changes nothing in any delivered file', async () => {
+      for (const { value } of runCase(folder).results) {
+        for (const { path, content } of value.files) {
+          const parser = parserOf(path)
+          if (parser === '' || content.kind !== 'text') continue
+          expect(await format(content.text, { parser, printWidth: 80 })).toBe(content.text)
+        }
+      }
+    })
+
+    test('every span lies in its file and covers the code of its layer', () => {
+      for (const { value } of runCase(folder).results) {
+        for (const { content, spans } of value.files) {
+          if (content.kind !== 'text') continue
+          for (const span of spans) {
+            const code = content.text.slice(span.start, span.end)
+            expect(code.replace(/^[/>]+/, '')).toMatch(/^<\w/)
+          }
+        }
+      }
+    })
+  },
+)

@@ -1,0 +1,114 @@
+import { bytes, document, frame, layer, readSvgText } from '../testing/design.js'
+import { MAX_FILE_BYTES, readFiles } from './index.js'
+
+const codes = (name: string, content: Uint8Array | string) => {
+  const { design, notes } = readFiles([
+    { name, bytes: typeof content === 'string' ? bytes(content) : content },
+  ])
+  return { hasDesign: design !== undefined, codes: notes.map((n) => n.code) }
+}
+
+describe('bad files get a note and no design', () => {
+  test.each([
+    ['an empty file', 'a.svg', '', 'intake/empty-file'],
+    ['white space', 'a.svg', ' \n ', 'intake/empty-file'],
+    ['something else', 'a.txt', 'hello', 'intake/unknown-format'],
+    ['bytes that are no text', 'a.svg', Uint8Array.from([0xff, 0xfe, 0x00]), 'intake/not-text'],
+    ['broken XML', 'a.svg', '<svg><g></svg>', 'intake/broken-xml'],
+    ['another XML language', 'a.svg', '<html></html>', 'intake/not-svg'],
+    [
+      'an SVG without a drawing',
+      'a.svg',
+      '<svg xmlns="http://www.w3.org/2000/svg"><defs/></svg>',
+      'intake/nothing-drawn',
+    ],
+    [
+      'an SVG of impossible size',
+      'a.svg',
+      '<svg width="1e40" height="1"><rect width="1" height="1"/></svg>',
+      'intake/number-refused',
+    ],
+    ['broken JSON', 'a.json', '{"format":', 'intake/broken-json'],
+    ['a JSON list', 'a.json', '[]', 'design/invalid'],
+  ])('%s', (_what, name, content, code) => {
+    expect(codes(name, content)).toEqual({
+      hasDesign: false,
+      codes: expect.arrayContaining([code]) as string[],
+    })
+  })
+
+  test('a file that is too large is not even decoded', () => {
+    expect(codes('big.svg', new Uint8Array(MAX_FILE_BYTES + 1))).toEqual({
+      hasDesign: false,
+      codes: ['intake/file-too-large'],
+    })
+  })
+
+  test('broken XML is located by line and column', () => {
+    const [note] = readSvgText('<svg>\n<g>\n</svg>').notes
+    expect(note).toMatchObject({
+      code: 'intake/broken-xml',
+      where: { file: 'test.svg', path: expect.stringMatching(/^line 3, column \d+$/) as string },
+    })
+  })
+})
+
+test('a bad file among good ones stops only itself', () => {
+  const good = '<svg xmlns="http://www.w3.org/2000/svg"><rect width="1" height="1"/></svg>'
+  const { design, notes } = readFiles([
+    { name: 'one.svg', bytes: bytes(good) },
+    { name: 'bad.svg', bytes: bytes('<svg') },
+    { name: 'two.svg', bytes: bytes(good) },
+  ])
+  expect(design!.screens.map((s) => s.name)).toEqual(['one', 'two'])
+  expect(notes).toMatchObject([{ code: 'intake/broken-xml', where: { file: 'bad.svg' } }])
+})
+
+test('screens of several files keep keys of their own', () => {
+  const file = document([frame('home', [layer('rectangle', 'r')])])
+  const { design } = readFiles([
+    { name: 'a.json', bytes: bytes(JSON.stringify(file)) },
+    { name: 'b.json', bytes: bytes(JSON.stringify(file)) },
+  ])
+  expect(design!.screens.map((s) => [s.key, s.children[0]!.key])).toEqual([
+    ['home', 'r'],
+    ['2/home', '2/r'],
+  ])
+})
+
+describe('pictures', () => {
+  const svg = (href: string) =>
+    `<svg xmlns="http://www.w3.org/2000/svg"><image id="Photo" width="9" height="9" href="${href}"/></svg>`
+
+  test('one beside the file is taken in', () => {
+    const { design, notes } = readFiles([
+      { name: 'a.svg', bytes: bytes(svg('img/sea.png')) },
+      { name: 'sea.png', bytes: Uint8Array.from([1, 2, 3]) },
+    ])
+    expect(design!.assets).toEqual({ sea: { name: 'sea.png', mime: 'image/png', data: 'AQID' } })
+    expect(notes).toEqual([])
+  })
+
+  test('one that did not come along leaves a grey box and a note', () => {
+    const { design, notes } = readSvgText(svg('sea.png'))
+    expect(design!.screens[0]!.children[0]).toMatchObject({
+      type: 'rectangle',
+      fills: [{ color: '#d9d9d9' }],
+    })
+    expect(notes).toMatchObject([{ code: 'intake/image-missing', where: { layer: 'photo' } }])
+  })
+
+  test('kinds that are no pictures are refused', () => {
+    expect(readSvgText(svg('data:text/html,hi')).notes.map((n) => n.code)).toEqual([
+      'intake/image-refused',
+    ])
+  })
+
+  test('the same picture is kept once', () => {
+    const twice = svg('data:image/png;base64,AAAA').replace(
+      '</svg>',
+      '<image width="5" height="5" href="data:image/png;base64,AAAA"/></svg>',
+    )
+    expect(Object.keys(readSvgText(twice).design!.assets)).toHaveLength(1)
+  })
+})

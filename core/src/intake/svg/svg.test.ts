@@ -1,0 +1,271 @@
+import { readSvgText, svgLayers } from '../../testing/design.js'
+
+describe('shapes and transforms', () => {
+  test('a rectangle keeps its box, radius, fill and stroke', () => {
+    const { layers } = svgLayers(
+      '<rect id="Card" x="10" y="20" width="80" height="40" rx="8" fill="rgb(255 0 0 / 50%)" stroke="#00f" stroke-width="2" stroke-dasharray="4 2"/>',
+    )
+    expect(layers[0]).toMatchObject({
+      type: 'rectangle',
+      name: 'Card',
+      box: { x: 10, y: 20, width: 80, height: 40 },
+      radius: 8,
+      fills: [{ kind: 'solid', color: '#ff000080' }],
+      strokes: [{ width: 2, dash: [4, 2], paint: { color: '#0000ff' } }],
+    })
+  })
+
+  test.each([
+    [
+      'translate and scale',
+      'transform="translate(10 5) scale(2)"',
+      { x: 12, y: 7, width: 20, height: 10 },
+      0,
+    ],
+    ['a matrix', 'transform="matrix(2 0 0 3 4 5)"', { x: 6, y: 8, width: 20, height: 15 }, 0],
+    ['a mirror', 'transform="scale(-1 1)"', { x: -11, y: 1, width: 10, height: 5 }, 0],
+    [
+      'a turn about a point',
+      'transform="rotate(90 6 3.5)"',
+      { x: 1, y: 1, width: 10, height: 5 },
+      90,
+    ],
+  ])('resolves %s to a box and a rotation', (_what, transform, box, rotationDeg) => {
+    const { layers } = svgLayers(`<rect x="1" y="1" width="10" height="5" ${transform}/>`)
+    expect(layers[0]).toMatchObject({ box, rotationDeg })
+  })
+
+  test('a skewed rectangle becomes a path that draws the same', () => {
+    const { layers } = svgLayers('<rect width="10" height="10" transform="skewX(45)"/>')
+    expect(layers[0]).toMatchObject({ type: 'path', box: { x: 0, y: 0, width: 20, height: 10 } })
+  })
+
+  test('paths, polygons and lines are cut off from their place', () => {
+    const { layers } = svgLayers(
+      '<path d="M10 10h20v10z"/><polygon points="0,0 10,0 5,8"/><line x1="5" y1="50" x2="95" y2="50" stroke="red"/>',
+    )
+    expect(layers).toMatchObject([
+      {
+        type: 'path',
+        box: { x: 10, y: 10, width: 20, height: 10 },
+        paths: [{ d: 'M0 0H20V10z' }],
+      },
+      { type: 'path', box: { x: 0, y: 0, width: 10, height: 8 } },
+      {
+        type: 'line',
+        box: { x: 5, y: 50, width: 90, height: 0 },
+        from: { x: 0, y: 0 },
+        to: { x: 90, y: 0 },
+      },
+    ])
+  })
+
+  test('groups hold their layers relative to themselves', () => {
+    const { layers } = svgLayers(
+      '<g id="Row" opacity="0.5" transform="translate(10 10)"><rect x="5" y="5" width="10" height="10"/><circle cx="30" cy="10" r="5"/></g>',
+    )
+    expect(layers[0]).toMatchObject({
+      type: 'group',
+      opacity: 0.5,
+      box: { x: 15, y: 15, width: 30, height: 10 },
+      children: [
+        { box: { x: 0, y: 0 } },
+        { type: 'ellipse', box: { x: 20, y: 0, width: 10, height: 10 } },
+      ],
+    })
+  })
+
+  test('nested svg elements fit their view box into their place', () => {
+    const { layers } = svgLayers(
+      '<svg x="10" y="10" width="50" height="20" viewBox="0 0 10 10"><rect width="10" height="10"/></svg>',
+    )
+    expect(layers[0]).toMatchObject({ box: { x: 25, y: 10, width: 20, height: 20 } })
+  })
+
+  test('the view box of the file scales everything', () => {
+    const { layers } = svgLayers(
+      '<rect width="10" height="10"/>',
+      'width="200" height="100" viewBox="0 0 20 10"',
+    )
+    expect(layers[0]!.box).toEqual({ x: 0, y: 0, width: 100, height: 100 })
+  })
+
+  test('use shows a symbol, and one that contains itself is left out with a note', () => {
+    const { layers, notes } = svgLayers(
+      '<defs><symbol id="s" viewBox="0 0 10 10"><rect width="10" height="10"/></symbol><g id="loop"><rect width="1" height="1"/><use href="#loop"/></g></defs>' +
+        '<use href="#s" x="5" y="5" width="20" height="20"/><use href="#loop"/>',
+    )
+    expect(layers[0]!.box).toEqual({ x: 5, y: 5, width: 20, height: 20 })
+    expect(notes.map((n) => n.code)).toContain('intake/use-cycle')
+  })
+})
+
+describe('paint and effects', () => {
+  test('style attributes win over presentation attributes and are inherited', () => {
+    const { layers } = svgLayers(
+      '<g fill="red" style="fill: lime"><rect width="1" height="1"/></g>',
+    )
+    expect(layers[0]).toMatchObject({ children: [{ fills: [{ color: '#00ff00' }] }] })
+  })
+
+  test('gradients take stops and units from the ones they refer to', () => {
+    const { layers } = svgLayers(
+      '<defs><linearGradient id="a"><stop stop-color="#fff"/><stop offset="50%" stop-color="#000" stop-opacity="0.5"/></linearGradient>' +
+        '<linearGradient id="b" href="#a" gradientUnits="userSpaceOnUse" x1="10" y1="0" x2="60" y2="0"/></defs>' +
+        '<rect x="10" width="100" height="10" fill="url(#b)"/>',
+    )
+    expect(layers[0]).toMatchObject({
+      fills: [
+        {
+          kind: 'linear',
+          from: { x: 0, y: 0 },
+          to: { x: 0.5, y: 0 },
+          stops: [
+            { offset: 0, color: '#ffffff' },
+            { offset: 0.5, color: '#00000080' },
+          ],
+        },
+      ],
+    })
+  })
+
+  test('a round clip over a picture becomes a radius', () => {
+    const { layers, notes } = svgLayers(
+      '<defs><clipPath id="c"><rect x="10" y="10" width="40" height="40" rx="20"/></clipPath></defs>' +
+        '<image x="10" y="10" width="40" height="40" clip-path="url(#c)" href="data:image/png;base64,AAAA"/>',
+    )
+    expect(layers[0]).toMatchObject({ type: 'image', radius: 20 })
+    expect(notes).toEqual([])
+  })
+
+  test('drop shadows are read, other filter steps are noted', () => {
+    const { layers, notes } = svgLayers(
+      '<defs><filter id="f"><feDropShadow dx="0" dy="4" stdDeviation="6" flood-opacity="0.25"/><feTurbulence/></filter></defs>' +
+        '<rect id="Box" width="10" height="10" filter="url(#f)"/>',
+    )
+    expect(layers[0]!.effects).toEqual([
+      { kind: 'shadow', inset: false, x: 0, y: 4, blur: 12, spread: 0, color: '#00000040' },
+    ])
+    expect(notes.map((n) => n.code)).toEqual(['intake/effect-skipped'])
+  })
+})
+
+describe('text', () => {
+  const read = (inside: string) =>
+    svgLayers(`<g font-family="Liberation Sans" font-size="20">${inside}</g>`).layers[0]!
+  const first = (inside: string) => {
+    const group = read(inside)
+    return 'children' in group ? group.children[0]! : group
+  }
+
+  test('the box is placed so that the baseline stays where it was', () => {
+    // Liberation Sans at 20 px: ascent 18, descent 4, normal line 22.66 px.
+    const layer = first('<text x="10" y="50">Hello</text>')
+    expect(layer).toMatchObject({
+      type: 'text',
+      runs: [{ text: 'Hello' }],
+      lines: [{ start: 0, end: 5, x: 0, baseline: 18 }],
+    })
+    expect(read('<text x="10" y="50">Hello</text>').box).toMatchObject({ x: 10, y: 32 })
+  })
+
+  test('lines become one text with its line height', () => {
+    const layer = first(
+      '<text><tspan x="0" y="20">One two</tspan><tspan x="0" y="50">three</tspan></text>',
+    )
+    expect(layer).toMatchObject({
+      style: { lineHeight: 30 },
+      runs: [{ text: 'One two three' }],
+      lines: [
+        { start: 0, end: 7 },
+        { start: 8, end: 13 },
+      ],
+    })
+  })
+
+  test('pieces of a line join, with a space where there was a gap', () => {
+    const layer = first(
+      '<text><tspan x="0" y="20" font-weight="700">Total</tspan><tspan x="58" y="20">12</tspan><tspan x="80.2" y="20">kg</tspan></text>',
+    )
+    expect(layer).toMatchObject({
+      style: { weight: 700 },
+      runs: [
+        { text: 'Total', style: {} },
+        { text: ' 12kg', style: { weight: 400 } },
+      ],
+    })
+  })
+
+  test('anchors give the alignment', () => {
+    const layer = first('<text x="100" y="20" text-anchor="middle">Mid</text>')
+    expect(layer).toMatchObject({ align: 'centre' })
+    const group = read('<text x="100" y="20" text-anchor="middle">Mid</text>')
+    expect(group.box.x + group.box.width / 2).toBeCloseTo(100, 1)
+  })
+
+  test('white space is indentation unless the file says otherwise', () => {
+    expect(first('<text y="20">\n   A   b\n  </text>')).toMatchObject({ runs: [{ text: 'A b' }] })
+    expect(first('<text y="20" xml:space="preserve">A  b</text>')).toMatchObject({
+      runs: [{ text: 'A  b' }],
+    })
+  })
+})
+
+describe('names and keys', () => {
+  test('ids become names without exporters’ escapes and counters', () => {
+    const { layers } = svgLayers(
+      '<rect id="Sea_x20_view_2" width="1" height="1"/><rect id="Card 12" width="1" height="1"/><rect data-name="Real" id="x" width="1" height="1"/>',
+    )
+    expect(layers.map((l) => l.name)).toEqual(['Sea view', 'Card', 'Real'])
+  })
+
+  test('keys are unique and the same at every reading', () => {
+    const inside =
+      '<rect id="a" width="1" height="1"/><g><rect id="a" width="1" height="1"/><rect width="1" height="1"/></g>'
+    const once = svgLayers(inside)
+    expect(svgLayers(inside).design).toEqual(once.design)
+    const keys = JSON.stringify(once.design).match(/"key":"[^"]+"/g)!
+    expect(new Set(keys).size).toBe(keys.length)
+  })
+})
+
+describe('dangerous files', () => {
+  test('scripts, handlers and foreign content are dropped and noted', () => {
+    const { design, notes } = svgLayers(
+      '<script>alert(1)</script><rect width="1" height="1" onclick="alert(2)"/><foreignObject/>',
+    )
+    expect(JSON.stringify(design)).not.toContain('alert')
+    expect(notes.filter((n) => n.code === 'intake/script-dropped')).toHaveLength(3)
+  })
+
+  test('entities are refused before they are expanded', () => {
+    const bomb =
+      '<!DOCTYPE svg [<!ENTITY a "aaaa"><!ENTITY b "&a;&a;">]><svg xmlns="http://www.w3.org/2000/svg">&b;</svg>'
+    expect(readSvgText(bomb).notes.map((n) => n.code)).toEqual(['intake/entities-refused'])
+  })
+
+  test('a tree of uses that grows without end stops at the layer limit', () => {
+    const levels = Array.from(
+      { length: 20 },
+      (_, i) => `<g id="u${i + 1}">${`<use href="#u${i}"/>`.repeat(10)}</g>`,
+    )
+    const svg = `<svg xmlns="http://www.w3.org/2000/svg"><defs><rect id="u0" width="1" height="1"/>${levels.join('')}</defs><use href="#u20"/></svg>`
+    expect(readSvgText(svg).notes.map((n) => n.code)).toEqual(['intake/too-many-layers'])
+  })
+
+  test('nesting that would exhaust the stack is refused', () => {
+    const svg = `<svg xmlns="http://www.w3.org/2000/svg">${'<g>'.repeat(20_000)}${'</g>'.repeat(20_000)}</svg>`
+    expect(readSvgText(svg).notes.map((n) => n.code)).toEqual(['intake/too-deep'])
+  })
+
+  test.each(['1e30', 'NaN', 'calc(1px)', '-5'])(
+    'a rectangle %s wide is left out with a note',
+    (width) => {
+      const { layers, notes } = svgLayers(
+        `<rect id="Wild" width="${width}" height="5"/><rect width="1" height="1"/>`,
+      )
+      expect(layers).toHaveLength(1)
+      expect(notes).toMatchObject([{ code: 'intake/number-refused', where: { layer: 'wild' } }])
+    },
+  )
+})
