@@ -20,3 +20,4 @@ export { MAX_FILE_BYTES, readFiles, type InputFile, type Intake } from './intake
 export type { Note } from './notes/note.js'
 export { notes } from './notes/catalogue.js'
 export { createTableMeasure, type TextMeasure } from './text/measure.js'
+export { buildUi, type UiProject } from './ui/index.js'

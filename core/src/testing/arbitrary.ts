@@ -46,7 +46,10 @@ const classes = fc
     list.length > 0 ? [{ name: 'className', kind: 'text', text: list.join(' ') }] : [],
   )
 
-const span = fc.tuple(classes, phrase).map(([attributes, text]): MarkupElement => ({
+const someClasses = classes.filter((list) => list.length > 0)
+
+/** A run that differs has a class that says how. */
+const span = fc.tuple(someClasses, phrase).map(([attributes, text]): MarkupElement => ({
   kind: 'element',
   tag: 'span',
   attributes,

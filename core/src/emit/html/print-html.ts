@@ -1,4 +1,4 @@
-import type { Attribute, MarkupNode } from '../shared/markup.js'
+import type { MarkupNode } from '../shared/markup.js'
 import {
   concat,
   fill,
@@ -13,155 +13,46 @@ import {
   type Doc,
   type GroupId,
 } from '../shared/document.js'
-import { escapeText, quoteAttribute } from './escape.js'
+import { quoteAttribute } from './escape.js'
+import {
+  borrowsLastChildClosingEnd,
+  borrowsNextOpeningStart,
+  borrowsParentClosingStart,
+  borrowsParentOpeningEnd,
+  borrowsPrevClosingEnd,
+  isVoid,
+  toHtmlNode,
+  type HtmlNode,
+} from './white-space.js'
 
 /**
  * Prints HTML so that Prettier leaves it as it is. White space around inline elements is part of the text,
  * so where there is none to break at, the line is broken inside a tag: the last `>` of one tag, or the
  * first part of the next, is printed by ("borrowed" by) its neighbour. The names follow that idea.
  */
-type Node = {
-  readonly kind: 'text' | 'element'
-  readonly tag: string
-  readonly attributes: readonly Attribute[]
-  readonly words: readonly string[]
-  readonly layer: string | undefined
-  children: Node[]
-  parent: Node | undefined
-  prev: Node | undefined
-  next: Node | undefined
-  /** Whether white space stands there in the source, and whether it would show. */
-  hasLeadingSpaces: boolean
-  hasTrailingSpaces: boolean
-  leadingIsSensitive: boolean
-  trailingIsSensitive: boolean
-}
-
-const INLINE = new Set(['a', 'br', 'img', 'span'])
-const VOID = new Set(['br', 'img', 'link', 'meta'])
 const ALWAYS_BROKEN = new Set(['body', 'head', 'html', 'ol', 'ul'])
 
-const isInline = (node: Node): boolean => node.kind === 'text' || INLINE.has(node.tag)
+const closingEndMarker = (node: HtmlNode): string => (isVoid(node) ? '/>' : '>')
 
-const toNode = (markup: MarkupNode, isSpaced: boolean, parent: Node | undefined): Node => {
-  const common = {
-    parent,
-    prev: undefined,
-    next: undefined,
-    leadingIsSensitive: false,
-    trailingIsSensitive: false,
-  }
-  if (markup.kind === 'text') {
-    const escaped = escapeText(markup.text)
-    return {
-      ...common,
-      kind: 'text',
-      tag: '',
-      attributes: [],
-      layer: undefined,
-      words: escaped.split(' ').filter(Boolean),
-      children: [],
-      hasLeadingSpaces: isSpaced || escaped.startsWith(' '),
-      hasTrailingSpaces: isSpaced || escaped.endsWith(' '),
-    }
-  }
-  const node: Node = {
-    ...common,
-    kind: 'element',
-    tag: markup.tag,
-    attributes: markup.attributes,
-    words: [],
-    layer: markup.layer,
-    children: [],
-    hasLeadingSpaces: isSpaced,
-    hasTrailingSpaces: isSpaced,
-  }
-  const isInsideSpaced = markup.content === 'blocks'
-  node.children = markup.children.map((child) => toNode(child, isInsideSpaced, node))
-  node.children.forEach((child, i) => {
-    child.prev = node.children[i - 1]
-    child.next = node.children[i + 1]
-  })
-  for (const child of node.children) {
-    // White space belongs to the text that has it; the neighbour sees it as its own.
-    child.hasLeadingSpaces ||= child.prev?.kind === 'text' && child.prev.hasTrailingSpaces
-    child.hasTrailingSpaces ||= child.next?.kind === 'text' && child.next.hasLeadingSpaces
-    // A line end in the source after <br> cannot be seen.
-    child.hasLeadingSpaces ||= child.prev?.tag === 'br'
-    child.hasTrailingSpaces ||= child.tag === 'br' && child.next !== undefined
-  }
-  for (const child of node.children) {
-    child.leadingIsSensitive =
-      isInline(child) && (child.prev ? isInline(child.prev) : isInline(node))
-    child.trailingIsSensitive =
-      isInline(child) && (child.next ? isInline(child.next) : isInline(node))
-  }
-  return node
-}
-
-const lastDescendant = (node: Node): Node => {
-  const last = node.children.at(-1)
-  return last ? lastDescendant(last) : node
-}
-
-const borrowsNextOpeningStart = (node: Node): boolean =>
-  node.next !== undefined &&
-  node.next.kind === 'element' &&
-  node.kind === 'text' &&
-  node.trailingIsSensitive &&
-  !node.hasTrailingSpaces
-
-const borrowsPrevClosingEnd = (node: Node): boolean =>
-  node.prev !== undefined &&
-  node.prev.kind === 'element' &&
-  node.leadingIsSensitive &&
-  !node.hasLeadingSpaces
-
-const borrowsParentOpeningEnd = (node: Node): boolean =>
-  node.prev === undefined &&
-  node.parent !== undefined &&
-  node.leadingIsSensitive &&
-  !node.hasLeadingSpaces
-
-const borrowsLastChildClosingEnd = (node: Node): boolean => {
-  const last = node.children.at(-1)
-  return (
-    last !== undefined &&
-    last.trailingIsSensitive &&
-    !last.hasTrailingSpaces &&
-    lastDescendant(last).kind === 'element'
-  )
-}
-
-const borrowsParentClosingStart = (node: Node): boolean =>
-  node.next === undefined &&
-  !node.hasTrailingSpaces &&
-  node.trailingIsSensitive &&
-  lastDescendant(node).kind === 'text'
-
-const isVoid = (node: Node): boolean => VOID.has(node.tag)
-
-const closingEndMarker = (node: Node): string => (isVoid(node) ? '/>' : '>')
-
-const openingStart = (node: Node): string => `${openingPrefix(node)}<${node.tag}`
+const openingStart = (node: HtmlNode): string => `${openingPrefix(node)}<${node.tag}`
 
 /** What a node prints for its neighbours before its own start. */
-const openingPrefix = (node: Node): string => {
+const openingPrefix = (node: HtmlNode): string => {
   if (borrowsParentOpeningEnd(node)) return '>'
   if (borrowsPrevClosingEnd(node)) return closingEndMarker(node.prev!)
   return ''
 }
 
 /** What a node prints for its neighbours after its own end. */
-const closingSuffix = (node: Node): string => {
+const closingSuffix = (node: HtmlNode): string => {
   if (borrowsParentClosingStart(node)) return closingStart(node.parent!)
   if (borrowsNextOpeningStart(node)) return `<${node.next!.tag}`
   return ''
 }
 
-const closingStart = (node: Node): string => `</${node.tag}`
+const closingStart = (node: HtmlNode): string => `</${node.tag}`
 
-const printAttributes = (node: Node): Doc => {
+const printAttributes = (node: HtmlNode): Doc => {
   if (node.attributes.length === 0) return isVoid(node) ? ' ' : ''
   const parts = node.attributes.map((a): Doc =>
     a.kind === 'text' && a.text === '' && a.name !== 'alt'
@@ -179,7 +70,7 @@ const printAttributes = (node: Node): Doc => {
   return concat([indent(concat([line, join(line, parts)])), end])
 }
 
-const printOpeningTag = (node: Node): Doc => {
+const printOpeningTag = (node: HtmlNode): Doc => {
   const first = node.children[0]
   // A tag whose start the text before it has printed goes on with its attributes.
   const start = node.prev && borrowsNextOpeningStart(node.prev) ? '' : openingStart(node)
@@ -187,7 +78,7 @@ const printOpeningTag = (node: Node): Doc => {
   return concat([start, printAttributes(node), end])
 }
 
-const printClosingTag = (node: Node): Doc => {
+const printClosingTag = (node: HtmlNode): Doc => {
   const last = node.children.at(-1)
   const start =
     isVoid(node) || (last && borrowsParentClosingStart(last))
@@ -200,25 +91,25 @@ const printClosingTag = (node: Node): Doc => {
   return start + end
 }
 
-const closingPrefix = (node: Node): string =>
+const closingPrefix = (node: HtmlNode): string =>
   borrowsLastChildClosingEnd(node) ? closingEndMarker(node.children.at(-1)!) : ''
 
-const printText = (node: Node): Doc => {
+const printText = (node: HtmlNode): Doc => {
   const words = [...node.words]
   words[0] = openingPrefix(node) + (words[0] ?? '')
   words[words.length - 1] += closingSuffix(node)
   return fill(words.flatMap((word, i): Doc[] => (i === 0 ? [word] : [line, word])))
 }
 
-const printChild = (node: Node): Doc => {
+const printChild = (node: HtmlNode): Doc => {
   const doc = node.kind === 'text' ? printText(node) : printElement(node)
   return node.layer === undefined ? doc : span(node.layer, doc)
 }
 
-const prefersBreakBefore = (node: Node): boolean => node.prev?.tag === 'br'
+const prefersBreakBefore = (node: HtmlNode): boolean => node.prev?.tag === 'br'
 
 /** What stands between two neighbours. */
-const between = (prev: Node, next: Node): Doc => {
+const between = (prev: HtmlNode, next: HtmlNode): Doc => {
   if (prev.kind === 'text' && next.kind === 'text') {
     return prev.trailingIsSensitive ? (prev.hasTrailingSpaces ? line : '') : softline
   }
@@ -236,7 +127,7 @@ const between = (prev: Node, next: Node): Doc => {
 }
 
 /** `<a><b>text</b></a>` after which nothing may break: the last child has printed the closing tag already. */
-const lastBorrowsParentClosing = (node: Node): boolean => {
+const lastBorrowsParentClosing = (node: HtmlNode): boolean => {
   const last = node.children.at(-1)
   const inner = last?.children.at(-1)
   return (
@@ -247,7 +138,7 @@ const lastBorrowsParentClosing = (node: Node): boolean => {
   )
 }
 
-const printChildren = (node: Node): Doc => {
+const printChildren = (node: HtmlNode): Doc => {
   const ids = node.children.map((_, i): GroupId => ({ name: String(i) }))
   if (ALWAYS_BROKEN.has(node.tag)) return join(hardline, node.children.map(printChild))
   return concat(
@@ -283,7 +174,7 @@ const printChildren = (node: Node): Doc => {
   )
 }
 
-const printElement = (node: Node): Doc => {
+const printElement = (node: HtmlNode): Doc => {
   const id: GroupId = { name: 'attributes' }
   const opening = group(printOpeningTag(node), { id })
   const first = node.children[0]
@@ -312,4 +203,4 @@ const printElement = (node: Node): Doc => {
 }
 
 /** Prints a tree of tags; the outermost element stands as if alone in its file. */
-export const printHtml = (markup: MarkupNode): Doc => printChild(toNode(markup, true, undefined))
+export const printHtml = (markup: MarkupNode): Doc => printChild(toHtmlNode(markup, true))

@@ -41,14 +41,13 @@ const printOpeningTag = (element: MarkupElement): Doc => {
   return group(concat([`<${tag}`, indent(concat(list)), end]))
 }
 
-/** After a tag that closes itself a longer word starts on a new line. */
-const separator = (word: string, neighbour: MarkupNode | undefined, self: MarkupNode): Doc => {
-  const closesItself = (node: MarkupNode | undefined): boolean =>
-    node?.kind === 'element' && isVoid(node)
-  if (!closesItself(self) && !closesItself(neighbour)) {
-    return word.length === 1 ? softline : settledSoftline
-  }
-  return word.length === 1 ? softline : hardline
+const closesItself = (node: MarkupNode | undefined): boolean =>
+  node?.kind === 'element' && isVoid(node)
+
+/** Between a word and the tag beside it. Next to a tag that closes itself a longer word stands alone. */
+const separator = (word: string, tag: MarkupNode | undefined, otherwise: Doc): Doc => {
+  if (word.length === 1) return softline
+  return closesItself(tag) ? hardline : otherwise
 }
 
 /** Contents and separators by turns, as `fill` wants them. */
@@ -62,7 +61,7 @@ const textParts = (children: readonly MarkupNode[]): Doc[] => {
       if (next.kind === 'element') parts.push(hardline)
       else {
         const firstWord = escapeText(next.text).trim().split(' ')[0] ?? ''
-        parts.push(separator(firstWord, next, child))
+        parts.push(separator(firstWord, child, softline))
       }
       return
     }
@@ -76,7 +75,7 @@ const textParts = (children: readonly MarkupNode[]): Doc[] => {
     if (words.length === 0) return
     words.forEach((word, j) => parts.push(...(j === 0 ? [word] : [line, word])))
     if (endsWithSpace) parts.push(jsxSpace)
-    else if (next !== undefined) parts.push(separator(words.at(-1)!, next, child))
+    else if (next !== undefined) parts.push(separator(words.at(-1)!, next, settledSoftline))
   })
   return parts
 }

@@ -1,0 +1,72 @@
+import { readFileSync } from 'node:fs'
+import { createRequire } from 'node:module'
+import { format } from 'prettier'
+import {
+  applyEdits,
+  buildUi,
+  compileStyles,
+  createTableMeasure,
+  drawLayer,
+  readDesign,
+  resolveInstances,
+  TARGETS,
+  walkScreens,
+  type EmittedFile,
+} from '@unimorph/core'
+import { generateDesign } from './generate.js'
+
+/** Times one size in a process of its own and prints the figures as JSON. Argument: number of layers. */
+const RUNS = 5
+
+const median = (values: number[]): number =>
+  values.sort((a, b) => a - b)[Math.floor(values.length / 2)]!
+
+const time = async (work: () => unknown): Promise<number> => {
+  const times: number[] = []
+  for (let i = 0; i < RUNS; i++) {
+    const start = performance.now()
+    await work()
+    times.push(performance.now() - start)
+  }
+  return median(times)
+}
+
+const textOf = (file: EmittedFile): string =>
+  file.content.kind === 'text' ? file.content.text : ''
+
+const json = generateDesign(Number(process.argv[2]))
+const read = readDesign(json)
+if (!read.ok) throw new Error(read.notes.map((n) => n.message).join('\n'))
+const design = read.value
+let layers = 0
+walkScreens(design, () => layers++)
+
+const measure = createTableMeasure()
+const before = process.memoryUsage().rss
+const ui = () => buildUi(design, resolveInstances(applyEdits(design, []).design), measure)
+const project = ui()
+const html = TARGETS.html.emit(project, { marks: false })
+const react = TARGETS.react.emit(project, { marks: false })
+const page = textOf(html.files[0]!)
+const component = textOf(react.files[0]!)
+
+const stages = {
+  read: await time(() => readDesign(json)),
+  ui: await time(ui),
+  html: await time(() => TARGETS.html.emit(project, { marks: false })),
+  react: await time(() => TARGETS.react.emit(project, { marks: false })),
+  draw: await time(() => drawLayer(design.screens[0]!, { assets: {} })),
+}
+const peakMemoryMb = (process.resourceUsage().maxRSS * 1024 - before) / 1e6
+
+const library = readFileSync(
+  createRequire(import.meta.url).resolve('tailwindcss/index.css'),
+  'utf8',
+)
+const tailwind = await time(() => compileStyles(html.styles.source, html.styles.classes, library))
+const prettierHtml = await time(() => format(page, { parser: 'html' }))
+const prettierReact = await time(() => format(component, { parser: 'typescript' }))
+
+console.log(
+  JSON.stringify({ layers, ...stages, tailwind, prettierHtml, prettierReact, peakMemoryMb }),
+)

@@ -1,0 +1,65 @@
+import { spawnSync } from 'node:child_process'
+import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join, resolve } from 'node:path'
+import { fileURLToPath } from 'node:url'
+
+// Converts captured pages with the command line and has them scored by the scorer that lies beside them.
+const ROOT = resolve(fileURLToPath(new URL('../..', import.meta.url)))
+const PRACTICE = resolve(process.env['PRACTICE_DIR'] ?? join(ROOT, '../shared/practice'))
+
+type Means = Record<string, Record<string, number | null> & number>
+
+const quote = (text: string): string => `'${text.replaceAll("'", "'\\''")}'`
+
+const scoreVariant = (variant: string, folder: string, extra: readonly string[]): void => {
+  const cli = quote(join(ROOT, 'cli/bin/unimorph.mjs'))
+  const script = join(folder, 'convert.sh')
+  // The scorer gives the input paths and, last, the folder for the site.
+  writeFileSync(
+    script,
+    `set -e\nout="\${@: -1}"\nset -- "\${@:1:$#-1}"\n${quote(process.execPath)} ${cli} convert "$@" --target html --out "$out.project"\n` +
+      `${quote(process.execPath)} ${cli} build "$out.project" --site "$out"\n`,
+  )
+  const json = join(folder, `${variant}.json`)
+  const args = [
+    'run.mjs',
+    '--set',
+    'practice',
+    '--variant',
+    variant,
+    '--results',
+    join(folder, variant),
+    '--json',
+    json,
+  ]
+  const command = `bash ${quote(script)} {input} {out}`
+  const { status } = spawnSync(process.execPath, [...args, '--cmd', command, ...extra], {
+    cwd: PRACTICE,
+    stdio: 'inherit',
+  })
+  if (status !== 0 || !existsSync(json))
+    throw new Error(`the scorer failed for the ${variant} files`)
+  const { means } = JSON.parse(readFileSync(json, 'utf8')) as { means: Means }
+  const at = means['1280']!
+  const percent = (value: number | null | undefined): string =>
+    `${((value ?? 0) * 100).toFixed(1)} %`
+  console.log(
+    `${variant}, at 1280: text within 2 px ${percent(at['within2'])}, within 8 px ${percent(at['within8'])}, ` +
+      `missing ${percent(at['missing'])}; pixels that differ ${percent(at['pixelMismatch'])}; ` +
+      `placed absolutely ${percent(at['absoluteShare'])}\n`,
+  )
+}
+
+if (!existsSync(join(PRACTICE, 'run.mjs'))) {
+  console.log('Skipped: there is no practice set beside this folder (../shared/practice).')
+} else if (!existsSync(join(PRACTICE, 'node_modules'))) {
+  console.log(`Skipped: run "npm install --ignore-scripts" in ${PRACTICE} first.`)
+} else {
+  const folder = mkdtempSync(join(tmpdir(), 'unimorph-practice-'))
+  try {
+    for (const variant of ['layered', 'flat']) scoreVariant(variant, folder, process.argv.slice(2))
+  } finally {
+    rmSync(folder, { recursive: true, force: true })
+  }
+}

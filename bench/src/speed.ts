@@ -1,0 +1,78 @@
+import { spawnSync } from 'node:child_process'
+import { fileURLToPath } from 'node:url'
+
+type Figures = Record<
+  | 'layers'
+  | 'read'
+  | 'ui'
+  | 'html'
+  | 'react'
+  | 'draw'
+  | 'tailwind'
+  | 'prettierHtml'
+  | 'prettierReact'
+  | 'peakMemoryMb',
+  number
+>
+
+const SIZES = [100, 1000, 10_000]
+
+const measureSize = (layers: number): Figures => {
+  const script = fileURLToPath(new URL('./measure-size.js', import.meta.url))
+  const { stdout, stderr, status } = spawnSync(
+    process.execPath,
+    ['--max-old-space-size=8192', script, String(layers)],
+    { encoding: 'utf8' },
+  )
+  if (status !== 0) throw new Error(stderr)
+  return JSON.parse(stdout) as Figures
+}
+
+const table = (rows: string[][]): string => {
+  const widths = rows[0]!.map((_, i) => Math.max(...rows.map((row) => row[i]!.length)))
+  return rows
+    .map((row) =>
+      row
+        .map((cell, i) => (i === 0 ? cell.padEnd(widths[i]!) : cell.padStart(widths[i]!)))
+        .join('  '),
+    )
+    .join('\n')
+}
+
+const results = SIZES.map(measureSize)
+const row = (label: string, value: (f: Figures) => string): string[] => [
+  label,
+  ...results.map(value),
+]
+const ms = (n: number): string => `${n.toFixed(1)} ms`
+const toHtml = (f: Figures): number => f.ui + f.html
+const toReact = (f: Figures): number => f.ui + f.react
+
+console.log(
+  table([
+    row('layers', (f) => String(f.layers)),
+    row('read and check', (f) => ms(f.read)),
+    row('layout, meaning, ui', (f) => ms(f.ui)),
+    row('emit HTML', (f) => ms(f.html)),
+    row('emit React', (f) => ms(f.react)),
+    row('draw the design', (f) => ms(f.draw)),
+    row('compile styles', (f) => ms(f.tailwind)),
+    row('Prettier on the HTML', (f) => ms(f.prettierHtml)),
+    row('Prettier on the React', (f) => ms(f.prettierReact)),
+    row('memory at most', (f) => `${f.peakMemoryMb.toFixed(0)} MB`),
+    row('HTML / Prettier', (f) => (toHtml(f) / f.prettierHtml).toFixed(2)),
+    row('React / Prettier', (f) => (toReact(f) / f.prettierReact).toFixed(2)),
+  ]),
+)
+
+const [, thousand, tenThousand] = results as [Figures, Figures, Figures]
+const check = (label: string, value: number, limit: number): void =>
+  console.log(
+    `${value <= limit ? 'met   ' : 'MISSED'}  ${label}: ${value.toFixed(2)} (at most ${limit})`,
+  )
+
+console.log()
+check('1,000 layers to HTML, in Prettier times', toHtml(thousand) / thousand.prettierHtml, 0.5)
+check('1,000 layers to React, in Prettier times', toReact(thousand) / thousand.prettierReact, 0.5)
+check('10,000 layers to HTML, in times of 1,000', toHtml(tenThousand) / toHtml(thousand), 12)
+check('10,000 layers to React, in times of 1,000', toReact(tenThousand) / toReact(thousand), 12)

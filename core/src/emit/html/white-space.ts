@@ -1,0 +1,133 @@
+import type { Attribute, MarkupNode } from '../shared/markup.js'
+import { escapeText } from './escape.js'
+
+/** An element or text with what its neighbours and the white space around it mean for printing. */
+export type HtmlNode = {
+  readonly kind: 'text' | 'element'
+  readonly tag: string
+  readonly attributes: readonly Attribute[]
+  /** The words of a text, escaped. */
+  readonly words: readonly string[]
+  readonly layer: string | undefined
+  readonly parent: HtmlNode | undefined
+  children: HtmlNode[]
+  prev: HtmlNode | undefined
+  next: HtmlNode | undefined
+  /** Whether white space stands there in the source, and whether it would show. */
+  hasLeadingSpaces: boolean
+  hasTrailingSpaces: boolean
+  leadingIsSensitive: boolean
+  trailingIsSensitive: boolean
+}
+
+const INLINE = new Set(['a', 'br', 'img', 'span'])
+const VOID = new Set(['br', 'img', 'link', 'meta'])
+
+const isInline = (node: HtmlNode): boolean => node.kind === 'text' || INLINE.has(node.tag)
+
+export const isVoid = (node: HtmlNode): boolean => VOID.has(node.tag)
+
+const NOTHING: readonly never[] = []
+
+/** One literal for both kinds: objects of one shape are much faster to work with. */
+const createNode = (
+  markup: MarkupNode,
+  parent: HtmlNode | undefined,
+  words: readonly string[],
+  hasLeadingSpaces: boolean,
+  hasTrailingSpaces: boolean,
+): HtmlNode => {
+  const isText = markup.kind === 'text'
+  return {
+    kind: markup.kind,
+    tag: isText ? '' : markup.tag,
+    attributes: isText ? NOTHING : markup.attributes,
+    words,
+    layer: isText ? undefined : markup.layer,
+    parent,
+    children: [],
+    prev: undefined,
+    next: undefined,
+    hasLeadingSpaces,
+    hasTrailingSpaces,
+    leadingIsSensitive: false,
+    trailingIsSensitive: false,
+  }
+}
+
+/** Tells the children of a node about each other. */
+const linkChildren = (node: HtmlNode): void => {
+  const { children } = node
+  children.forEach((child, i) => {
+    child.prev = children[i - 1]
+    child.next = children[i + 1]
+  })
+  for (const child of children) {
+    const { prev, next } = child
+    // White space belongs to the text that has it; the neighbour sees it as its own.
+    // A line end in the source after <br> cannot be seen.
+    if (prev?.tag === 'br' || (prev?.kind === 'text' && prev.hasTrailingSpaces)) {
+      child.hasLeadingSpaces = true
+    }
+    if ((child.tag === 'br' && next) || (next?.kind === 'text' && next.hasLeadingSpaces)) {
+      child.hasTrailingSpaces = true
+    }
+    child.leadingIsSensitive = isInline(child) && isInline(prev ?? node)
+    child.trailingIsSensitive = isInline(child) && isInline(next ?? node)
+  }
+}
+
+/** Builds the nodes of a tree. `isSpaced`: white space stands around it and does not show. */
+export const toHtmlNode = (markup: MarkupNode, isSpaced: boolean, parent?: HtmlNode): HtmlNode => {
+  if (markup.kind === 'text') {
+    const escaped = escapeText(markup.text)
+    const words = escaped.split(' ').filter((word) => word !== '')
+    const leading = isSpaced || escaped.startsWith(' ')
+    return createNode(markup, parent, words, leading, isSpaced || escaped.endsWith(' '))
+  }
+  const node = createNode(markup, parent, NOTHING, isSpaced, isSpaced)
+  const isInsideSpaced = markup.content === 'blocks'
+  for (const child of markup.children) node.children.push(toHtmlNode(child, isInsideSpaced, node))
+  linkChildren(node)
+  return node
+}
+
+const lastDescendant = (node: HtmlNode): HtmlNode => {
+  const last = node.children.at(-1)
+  return last ? lastDescendant(last) : node
+}
+
+export const borrowsNextOpeningStart = (node: HtmlNode): boolean =>
+  node.next !== undefined &&
+  node.next.kind === 'element' &&
+  node.kind === 'text' &&
+  node.trailingIsSensitive &&
+  !node.hasTrailingSpaces
+
+export const borrowsPrevClosingEnd = (node: HtmlNode): boolean =>
+  node.prev !== undefined &&
+  node.prev.kind === 'element' &&
+  node.leadingIsSensitive &&
+  !node.hasLeadingSpaces
+
+export const borrowsParentOpeningEnd = (node: HtmlNode): boolean =>
+  node.prev === undefined &&
+  node.parent !== undefined &&
+  node.leadingIsSensitive &&
+  !node.hasLeadingSpaces
+
+export const borrowsLastChildClosingEnd = (node: HtmlNode): boolean => {
+  const last = node.children.at(-1)
+  return (
+    last !== undefined &&
+    last.trailingIsSensitive &&
+    !last.hasTrailingSpaces &&
+    lastDescendant(last).kind === 'element'
+  )
+}
+
+export const borrowsParentClosingStart = (node: HtmlNode): boolean =>
+  node.next === undefined &&
+  !node.hasTrailingSpaces &&
+  node.trailingIsSensitive &&
+  lastDescendant(node).kind === 'text'
