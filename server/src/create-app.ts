@@ -4,6 +4,7 @@ import type { NestExpressApplication } from '@nestjs/platform-express'
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger'
 import helmet from 'helmet'
 import { AppModule } from './app.module'
+import { bodyErrors } from './http/body-errors'
 import { ErrorsFilter } from './http/errors.filter'
 import { localOnly } from './http/local-only'
 
@@ -43,6 +44,7 @@ export const createApp = async (
   app.use(localOnly(host))
   app.use(security)
   app.useBodyParser('json', { limit: BODY_LIMIT })
+  app.use(bodyErrors)
   app.useGlobalPipes(
     new ValidationPipe({ whitelist: true, forbidNonWhitelisted: true, transform: true }),
   )

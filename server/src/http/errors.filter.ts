@@ -8,10 +8,6 @@ import {
 } from '@nestjs/common'
 import type { Response } from 'express'
 
-type HttpLike = { status?: unknown; type?: unknown }
-
-const TOO_LARGE = 'The request is larger than 80 MB. Import fewer screens at a time.'
-
 /** Expected problems go out as they are; anything else as a 500 with an id that is found in the log. */
 @Catch()
 export class ErrorsFilter implements ExceptionFilter {
@@ -22,16 +18,6 @@ export class ErrorsFilter implements ExceptionFilter {
     if (error instanceof HttpException) {
       const body = error.getResponse()
       response.status(error.getStatus()).json(typeof body === 'string' ? { message: body } : body)
-      return
-    }
-    // The body parser throws plain errors with a status of their own.
-    const { status, type } = error as HttpLike
-    if (status === 413) {
-      response.status(413).json({ message: TOO_LARGE })
-      return
-    }
-    if (status === 400 && type === 'entity.parse.failed') {
-      response.status(400).json({ message: 'The request is not valid JSON.' })
       return
     }
     const requestId = randomUUID()

@@ -6,7 +6,7 @@ import { applyClip } from './clip.js'
 import type { Surroundings, SvgContext } from './context.js'
 import { readImageLayer, readShapeLayer, readTextLayer } from './leaf.js'
 import { IDENTITY, multiply, parseTransform, scaleOf, translation, type Matrix } from './matrix.js'
-import { readShape } from './shapes.js'
+import { readShape, type Shape } from './shapes.js'
 import { parseLength, resolveStyle, type Style } from './style.js'
 import { enter } from './viewport.js'
 import { isElement, localName, type XmlElement } from './xml.js'
@@ -55,16 +55,16 @@ const GEOMETRY = [
   'points',
 ]
 
-const findWildNumber = ({ attributes }: XmlElement): string =>
-  GEOMETRY.flatMap((name) => attributes[name] ?? []).find(
-    (value) => !/^[\d.+-]{1,9}%?$/.test(value),
-  ) ??
-  attributes['transform'] ??
-  ''
+/** The number that most likely is to blame for a layer that cannot be placed. */
+const findWildNumber = ({ attributes }: XmlElement): string => {
+  const values = GEOMETRY.flatMap((name) => attributes[name] ?? [])
+  const wild = values.find((value) => !/^[\d.+]{1,9}%?$/.test(value))
+  return wild ?? attributes['transform'] ?? values.join(' ')
+}
 
-/** Whether a shape is missing because of its numbers, and not because it draws nothing. */
-const hasWildNumber = (element: XmlElement): boolean =>
-  element.name !== 'text' && findWildNumber(element) !== ''
+/** A text without a visible character and a path without a command draw nothing, and that is no fault. */
+const drawsNothing = (name: string, shape: Shape | undefined): boolean =>
+  name === 'text' || (shape?.kind === 'path' && shape.d.trim() === '')
 
 /** Notes what is dangerous or not understood. Returns whether the element is to be left out. */
 const isLeftOut = (context: SvgContext, name: string): boolean => {
@@ -107,7 +107,7 @@ export const readElement = (
     if (shape) layer = readShapeLayer(context, base, shape, style, matrix)
     else if (name === 'text') layer = readTextLayer(context, base, element, style, matrix)
     else layer = readImageLayer(context, base, element, around, matrix)
-    if (!layer && hasWildNumber(element)) {
+    if (!layer && !drawsNothing(name, shape)) {
       context.notes.push(notes.numberRefused(context.file, base.key, findWildNumber(element)))
     }
   } else layer = readContainer(context, element, name, style, around, matrix)

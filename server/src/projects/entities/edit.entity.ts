@@ -7,7 +7,7 @@ export class EditEntity {
   @PrimaryGeneratedColumn('increment')
   id: number
 
-  @Column({ type: 'text' })
+  @Column({ type: 'varchar' })
   projectId: string
 
   @ManyToOne(() => ProjectEntity, { onDelete: 'CASCADE' })

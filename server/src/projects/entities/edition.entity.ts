@@ -8,7 +8,7 @@ export class EditionEntity {
   @PrimaryGeneratedColumn('uuid')
   id: string
 
-  @Column({ type: 'text' })
+  @Column({ type: 'varchar' })
   projectId: string
 
   @ManyToOne(() => ProjectEntity, { onDelete: 'CASCADE' })

@@ -1,0 +1,201 @@
+import { spawnSync } from 'node:child_process'
+import {
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join, resolve } from 'node:path'
+
+// The real command line on the built packages, as a person runs it.
+const BIN = resolve(__dirname, '../bin/unimorph.mjs')
+const DEMO = resolve(__dirname, '../../demo/designs')
+
+let folder: string
+beforeEach(() => {
+  folder = mkdtempSync(join(tmpdir(), 'unimorph-cli-'))
+})
+afterEach(() => rmSync(folder, { recursive: true, force: true }))
+
+const unimorph = (...args: string[]) => {
+  const { status, stdout, stderr } = spawnSync(process.execPath, [BIN, ...args], {
+    encoding: 'utf8',
+    cwd: folder,
+  })
+  return { status, stdout, stderr }
+}
+const write = (name: string, content: string): string => {
+  const path = join(folder, name)
+  writeFileSync(path, content)
+  return path
+}
+const svg = (inside: string): string =>
+  `<svg xmlns="http://www.w3.org/2000/svg" width="100" height="50">${inside}</svg>`
+const listAll = (dir: string): string[] =>
+  readdirSync(dir, { recursive: true, withFileTypes: true })
+    .filter((e) => e.isFile())
+    .map((e) => join(e.parentPath, e.name).slice(dir.length + 1))
+    .sort()
+
+describe('convert', () => {
+  test('writes a project and says how many files', () => {
+    const { status, stdout } = unimorph('convert', join(DEMO, 'tidewrack.json'), '--out', 'site')
+    expect(status).toBe(0)
+    expect(stdout).toMatch(/^\d+ files written to site\n$/)
+    expect(listAll(join(folder, 'site'))).toEqual([
+      '.prettierignore',
+      '.prettierrc',
+      'README.md',
+      'assets/shore.png',
+      'assets/tide-curve.svg',
+      'index.html',
+      'log-a-sighting.html',
+      'package.json',
+      'src/styles.css',
+      'styles.css',
+    ])
+    expect(readFileSync(join(folder, 'site/styles.css'), 'utf8')).toContain('.bg-sand')
+  })
+
+  test('twice gives the same bytes and is no conflict', () => {
+    const run = () =>
+      unimorph('convert', join(DEMO, 'night-ferry-kiosk.svg'), '--target', 'react', '--out', 'app')
+    expect(run().status).toBe(0)
+    const before = listAll(join(folder, 'app')).map((f) => readFileSync(join(folder, 'app', f)))
+    expect(run().status).toBe(0)
+    const after = listAll(join(folder, 'app')).map((f) => readFileSync(join(folder, 'app', f)))
+    expect(after).toEqual(before)
+  })
+
+  test('several files become the pages of one project, with pictures from beside them', () => {
+    write('dot.png', 'png')
+    write('one.svg', svg('<image width="9" height="9" href="dot.png"/>'))
+    write('two.svg', svg('<rect width="5" height="5"/>'))
+    const { status, stderr } = unimorph('convert', 'one.svg', 'two.svg', '--out', 'site')
+    expect([status, stderr]).toEqual([0, ''])
+    expect(listAll(join(folder, 'site'))).toEqual(
+      expect.arrayContaining(['assets/dot.png', 'index.html', 'two.html']),
+    )
+  })
+
+  test('pictures outside the design’s folder are not read', () => {
+    mkdirSync(join(folder, 'in'))
+    write('secret.png', 'secret')
+    write('in/a.svg', svg('<image id="P" width="9" height="9" href="../secret.png"/>'))
+    const { status, stderr } = unimorph('convert', 'in/a.svg', '--out', 'site')
+    expect(status).toBe(0)
+    expect(stderr).toContain('did not come with')
+    expect(listAll(join(folder, 'site')).filter((f) => f.endsWith('.png'))).toEqual([])
+  })
+
+  test('--select converts one layer, and --json reports for programs', () => {
+    const { status, stdout } = unimorph(
+      'convert',
+      join(DEMO, 'tidewrack.json'),
+      '--out',
+      'b',
+      '--select',
+      'tide-card',
+      '--json',
+    )
+    expect(status).toBe(0)
+    const report = JSON.parse(stdout) as { ok: boolean; files: string[]; notes: { code: string }[] }
+    expect(report).toMatchObject({ ok: true })
+    expect(report.files).toContain('index.html')
+    expect(readFileSync(join(folder, 'b/index.html'), 'utf8')).not.toContain('Recent sightings')
+  })
+
+  test('a changed file is not overwritten unless asked', () => {
+    const args = ['convert', join(DEMO, 'tidewrack.json'), '--out', 'site']
+    unimorph(...args)
+    const page = join(folder, 'site/index.html')
+    writeFileSync(page, 'mine')
+    const { status, stderr } = unimorph(...args)
+    expect(status).toBe(1)
+    expect(stderr).toContain('index.html')
+    expect(readFileSync(page, 'utf8')).toBe('mine')
+    expect(unimorph(...args, '--force').status).toBe(0)
+    expect(readFileSync(page, 'utf8')).toContain('<!doctype html>')
+  })
+})
+
+describe('mistakes get one message, the right exit code and no stack', () => {
+  test.each([
+    ['a missing file', ['convert', 'nope.svg', '--out', 'x'], 1, 'nope.svg: cannot be read'],
+    ['a folder', ['convert', '.', '--out', 'x'], 1, 'it is a folder'],
+    ['no --out', ['convert', 'a.svg'], 2, '--out'],
+    [
+      'an unknown target',
+      ['convert', 'a.svg', '--target', 'cobol', '--out', 'x'],
+      2,
+      'allowed: html, react',
+    ],
+    ['an unknown command', ['fly'], 2, 'fly'],
+    ['a folder that is no project', ['build', '.', '--site', 'x'], 1, 'no delivered project'],
+  ])('%s', (_what, args, code, message) => {
+    const { status, stderr } = unimorph(...args)
+    expect(status).toBe(code)
+    expect(stderr).toContain(message)
+    expect(stderr).not.toMatch(/\n\s+at /)
+  })
+
+  test.each([
+    ['an empty file', ''],
+    ['broken XML', '<svg><g></svg>'],
+    ['an entity bomb', '<!DOCTYPE svg [<!ENTITY a "b">]><svg>&a;</svg>'],
+    ['something else', 'hello'],
+  ])('%s', (_what, content) => {
+    const { status, stderr } = unimorph('convert', write('bad.svg', content), '--out', 'x')
+    expect(status).toBe(1)
+    expect(stderr).toMatch(/^error: "bad\.svg"/)
+    expect(existsSync(join(folder, 'x'))).toBe(false)
+  })
+
+  test('an output folder that is a file', () => {
+    write('out', '')
+    const { status, stderr } = unimorph('convert', join(DEMO, 'tidewrack.json'), '--out', 'out')
+    expect([status, stderr]).toEqual([1, expect.stringContaining('a file is in the way')])
+  })
+
+  test('a layer that is not there, with the nearest that is', () => {
+    const { status, stderr } = unimorph(
+      'convert',
+      join(DEMO, 'tidewrack.json'),
+      '--out',
+      'x',
+      '--select',
+      'tide-crad',
+    )
+    expect([status, stderr]).toEqual([1, expect.stringContaining('did you mean "tide-card"?')])
+  })
+})
+
+describe('build', () => {
+  test.each(['html', 'react'])(
+    'makes a static site of a delivered %s project with its own tools',
+    (target) => {
+      unimorph('convert', join(DEMO, 'tidewrack.json'), '--target', target, '--out', 'project')
+      const { status, stderr, stdout } = unimorph('build', 'project', '--site', 'site')
+      expect([status, stderr, stdout]).toEqual([0, '', 'site written to site\n'])
+      const files = listAll(join(folder, 'site'))
+      expect(files).toContain('index.html')
+      expect(files.some((f) => f.endsWith('.css'))).toBe(true)
+      expect(files.some((f) => f.endsWith('package.json') || f.includes('node_modules'))).toBe(
+        false,
+      )
+      expect(existsSync(join(folder, 'project/node_modules'))).toBe(false)
+    },
+    60_000,
+  )
+
+  test('says what is wrong with code that does not type-check', () => {
+    unimorph('convert', join(DEMO, 'tidewrack.json'), '--target', 'react', '--out', 'project')
+    writeFileSync(join(folder, 'project/src/App.tsx'), 'export const App: number = "x"')
+    const { status, stderr } = unimorph('build', 'project', '--site', 'site')
+    expect([status, stderr]).toEqual([1, expect.stringContaining('src/App.tsx')])
+  }, 60_000)
+})

@@ -1,0 +1,140 @@
+import { readFileSync } from 'node:fs'
+import { createRequire } from 'node:module'
+import { resolve } from 'node:path'
+import fc from 'fast-check'
+import { SaxesParser } from 'saxes'
+import { convert, type Settings } from './convert.js'
+import { resolveInstances } from './design/resolve-instances.js'
+import { drawLayer } from './drawing/index.js'
+import { compileStyles } from './emit/styling/tailwind/compile.js'
+import type { Emitted } from './emit/target.js'
+import { readFiles } from './intake/index.js'
+import { design, frame, layer, text } from './testing/design.js'
+
+const DEMO = resolve(__dirname, '../../demo/designs')
+const library = readFileSync(createRequire(__filename).resolve('tailwindcss/index.css'), 'utf8')
+
+const demo = (name: string) =>
+  readFiles([{ name, bytes: readFileSync(resolve(DEMO, name)) }]).design!
+
+const run = (made: ReturnType<typeof design>, settings: Settings): Emitted => {
+  const result = convert(made, [], settings)
+  if (!result.ok) throw new Error(result.notes.map((n) => n.message).join('\n'))
+  return result.value
+}
+
+const textOf = ({ files }: Emitted): string =>
+  files.map((f) => (f.content.kind === 'text' ? f.content.text : '')).join('\n')
+
+describe.each(['tidewrack.json', 'night-ferry-kiosk.svg'])('%s', (name) => {
+  test.each(['html', 'react'] as const)('gives the same bytes twice, for %s', (target) => {
+    expect(run(demo(name), { target })).toEqual(run(demo(name), { target }))
+  })
+
+  test('every class that is handed out means something to the style sheet compiler', async () => {
+    const { styles } = run(demo(name), { target: 'html' })
+    const css = await compileStyles(styles.source, styles.classes, library)
+    const escaped = (c: string): string => c.replace(/[^\w-]/g, (x) => `\\${x}`)
+    expect(styles.classes.filter((c) => !css.includes(`.${escaped(c)}`))).toEqual([])
+  })
+
+  test('every visible text of the design is in the output, in reading order', () => {
+    const made = demo(name)
+    const wanted: string[] = []
+    const collect = (l: { type: string; visible: boolean; opacity: number }): void => {
+      if (!l.visible || l.opacity === 0) return
+      if (l.type === 'text')
+        wanted.push(
+          (l as unknown as { runs: { text: string }[] }).runs
+            .map((r) => r.text)
+            .join('')
+            .replace(/\s+/g, ''),
+        )
+      if ('children' in l) (l.children as (typeof l)[]).forEach(collect)
+    }
+    resolveInstances(made).forEach((screen) => collect(screen))
+    const { files, pages } = run(made, { target: 'html' })
+    const shown = Object.values(pages)
+      .map(({ path }) => files.find((f) => f.path === path)!)
+      .map((f) => (f.content.kind === 'text' ? f.content.text : ''))
+      .join('')
+      .replace(/<[^>]*>/g, '')
+      .replace(/&amp;/g, '&')
+      .replace(/\s+/g, '')
+    let from = 0
+    for (const words of wanted) {
+      const at = shown.indexOf(words, from)
+      expect([words, at]).toEqual([words, expect.any(Number)])
+      expect(at).toBeGreaterThanOrEqual(0)
+      from = at + words.length
+    }
+  })
+})
+
+test('marks are written only when asked for', () => {
+  const made = design([frame('home', [text('t', 'x')])])
+  expect(textOf(run(made, { target: 'html' }))).not.toContain('data-layer')
+  expect(textOf(run(made, { target: 'html', marks: true }))).toContain('data-layer="t"')
+})
+
+test('a layer can be selected by key before name, and a wrong name is answered with the nearest', () => {
+  const made = design([
+    frame('home', [layer('rectangle', 'a', { name: 'b' }), layer('ellipse', 'b')]),
+  ])
+  expect(Object.keys(run(made, { target: 'html', select: ['b'] }).pages)).toEqual(['b'])
+  const missing = convert(made, [], { target: 'html', select: ['hme'] })
+  expect(missing).toMatchObject({
+    ok: false,
+    notes: [
+      { code: 'convert/unknown-layer', message: expect.stringContaining('"home"') as string },
+    ],
+  })
+})
+
+test('hidden screens and layers are left out', () => {
+  const made = design([
+    frame('home', [text('t', 'Secret', { visible: false })]),
+    frame('old', [], { visible: false }),
+  ])
+  const emitted = run(made, { target: 'html' })
+  expect(Object.keys(emitted.pages)).toEqual(['home'])
+  expect(textOf(emitted)).not.toContain('Secret')
+})
+
+const anyText = fc.oneof(
+  fc.string({ unit: 'binary' }),
+  fc.string(),
+  fc.constantFrom(']]>', '<script>', '${x}', '*/', '-->', '\u2028', '\u0000'),
+)
+
+test('no text, name or file name becomes markup, code or a path (seed 8)', () => {
+  fc.assert(
+    fc.property(anyText, anyText, anyText, (content, name, file) => {
+      const made = design(
+        [
+          frame(
+            'home',
+            [text('t', content || 'x'), layer('image', 'i', { asset: 'a', alt: content, name })],
+            { name },
+          ),
+        ],
+        {
+          name,
+          assets: { a: { name: file || 'x', mime: 'image/png', data: '' } },
+        },
+      )
+      for (const target of ['html', 'react'] as const) {
+        const { files } = run(made, { target })
+        for (const { path } of files) expect(path).toMatch(/^(?!\/)(?!.*\.\.)[A-Za-z0-9_./-]+$/)
+        const code = files.map((f) => (f.content.kind === 'text' ? f.content.text : '')).join('')
+        expect(code).not.toContain('<script>')
+      }
+      const parser = new SaxesParser()
+      parser.on('error', (error) => {
+        throw error
+      })
+      parser.write(drawLayer(made.screens[0]!, { assets: made.assets, keys: true })).close()
+    }),
+    { numRuns: 200, seed: 8 },
+  )
+})

@@ -1,0 +1,37 @@
+import { bundleReact } from './bundler'
+import type { SourceFileDto } from './dto/bundle.dto'
+
+const file = (path: string, content: string): SourceFileDto => ({ path, encoding: 'text', content })
+
+const main = file(
+  'src/main.tsx',
+  'import { App } from "./App"; import "./index.css"; document.title = String(App)',
+)
+
+test('bundles the given files with their pictures', async () => {
+  const bundle = await bundleReact([
+    main,
+    file('src/index.css', 'body {}'),
+    file(
+      'src/App.tsx',
+      'import { createRoot } from "react-dom/client"; import dot from "./assets/dot.svg"; export const App = () => <img src={dot} alt={String(createRoot)} />',
+    ),
+    file('src/assets/dot.svg', '<svg xmlns="http://www.w3.org/2000/svg"/>'),
+  ])
+  expect('script' in bundle && bundle.script).toContain('data:image/svg+xml')
+})
+
+test.each([
+  ['a file of this machine', 'import x from "/etc/passwd"; export const App = x'],
+  ['a file outside the project', 'import x from "../../../package.json"; export const App = x'],
+  ['a package that is not allowed', 'import fs from "typeorm"; export const App = fs'],
+  ['a module of Node', 'import fs from "node:fs"; export const App = fs'],
+])('refuses %s', async (_what, source) => {
+  const bundle = await bundleReact([main, file('src/index.css', ''), file('src/App.tsx', source)])
+  expect(bundle).toEqual({ errors: [expect.stringContaining('is not part of the project')] })
+})
+
+test('says what does not parse', async () => {
+  const bundle = await bundleReact([file('src/main.tsx', 'export const = 1')])
+  expect('errors' in bundle && bundle.errors.length).toBeGreaterThan(0)
+})
