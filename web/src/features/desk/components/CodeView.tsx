@@ -113,7 +113,8 @@ export const CodeView = ({ path, text, spans, onPlace }: Props) => {
           drawSelection(),
           highlightActiveLineGutter(),
           EditorState.readOnly.of(true),
-          EditorView.contentAttributes.of({ 'aria-label': `Code of ${path}` }),
+          // Read-only text still takes the focus, so that it can be scrolled and searched by keyboard.
+          EditorView.contentAttributes.of({ 'aria-label': `Code of ${path}`, tabindex: '0' }),
           search({ top: true }),
           keymap.of(searchKeymap),
           syntaxHighlighting(colors),

@@ -161,7 +161,7 @@ export const Desk = () => {
           </Lane>
         </div>
       </main>
-      <footer
+      <div
         role="status"
         className="flex h-7 shrink-0 items-center gap-4 border-t border-rule px-3 text-xs text-soft"
       >
@@ -174,7 +174,7 @@ export const Desk = () => {
             : elapsedMs !== undefined &&
               `${fileCount} files, converted in ${Math.round(elapsedMs)} ms`}
         </span>
-      </footer>
+      </div>
     </div>
   )
 }

@@ -19,22 +19,17 @@ type Message =
 
 const TALLEST_PX = 30_000
 
-/** The generated code, running in a frame of its own origin that can reach neither the app nor the network. */
+/**
+ * The generated code, running in a frame of its own origin that can reach neither the app nor the network.
+ * A frame shows one page; for another, the pane is made anew (by its `key`), so that nothing goes on running.
+ */
 export const ResultPane = ({ html, width, height, scale, picks }: Props) => {
   const frame = useRef<HTMLIFrameElement>(null)
   const selection = useDesk((s) => s.selection)
   const [content, setContent] = useState(height)
-  // Each page gets a fresh frame, so that nothing of the one before goes on running.
-  const [generation, setGeneration] = useState(0)
-  const shown = useRef(html)
-  if (shown.current !== html) {
-    shown.current = html
-    setGeneration(generation + 1)
-  }
-
   const post = (message: unknown): void => frame.current?.contentWindow?.postMessage(message, '*')
 
-  useEffect(() => setContent(height), [height, width, html])
+  useEffect(() => setContent(height), [height, width])
   useEffect(() => post({ kind: 'mark', layers: selection }), [selection])
   useEffect(() => post({ kind: 'picks', picks }), [picks])
 
@@ -49,7 +44,7 @@ export const ResultPane = ({ html, width, height, scale, picks }: Props) => {
       }
       switch (data.kind) {
         case 'ready':
-          post({ kind: 'show', html: shown.current })
+          post({ kind: 'show', html })
           break
         case 'shown':
           post({ kind: 'picks', picks })
@@ -71,7 +66,7 @@ export const ResultPane = ({ html, width, height, scale, picks }: Props) => {
     }
     window.addEventListener('message', receive)
     return () => window.removeEventListener('message', receive)
-  }, [height, picks])
+  }, [height, html, picks])
 
   return (
     <div
@@ -79,7 +74,6 @@ export const ResultPane = ({ html, width, height, scale, picks }: Props) => {
       style={{ width: width * scale, height: content * scale }}
     >
       <iframe
-        key={generation}
         ref={frame}
         data-testid="result"
         title="Generated code, running"

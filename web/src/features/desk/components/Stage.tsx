@@ -109,6 +109,7 @@ export const Stage = ({ view, zoom, picks }: Props) => {
               {html ? (
                 <div className="flex w-max">
                   <ResultPane
+                    key={html}
                     html={html}
                     width={resultWidth}
                     height={natural.height}

@@ -140,7 +140,10 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
       const first = get().drawn?.layers.find((l) => l.key === keys.at(-1))
       set({ selection: keys, ...(first ? { screen: first.screen } : {}) })
     },
-    showScreen: (screen) => set({ screen }),
+    showScreen(screen) {
+      // A converted part is a page too, but no screen of the design.
+      if (get().drawn?.screens.some((s) => s.key === screen)) set({ screen })
+    },
     setScope(scope) {
       set({ scope })
       void convert()

@@ -39,7 +39,14 @@ export const BRIDGE = `(() => {
     send({ kind: 'follow', href })
   }, true)
   addEventListener('submit', (event) => event.preventDefault(), true)
-  addEventListener('hashchange', () => send({ kind: 'route', route: location.hash.slice(1) || '/' }))
+  const sendRoute = () => send({ kind: 'route', route: location.hash.slice(1) || '/' })
+  addEventListener('hashchange', sendRoute)
+  // A router changes the address without an event.
+  const { pushState } = history
+  history.pushState = (...args) => {
+    pushState.apply(history, args)
+    sendRoute()
+  }
   addEventListener('message', ({ source, data }) => {
     if (source !== parent || !data) return
     if (data.kind === 'mark') { marked = data.layers; mark() }

@@ -1,0 +1,96 @@
+import { spawnSync } from 'node:child_process'
+import { mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { dirname, join, resolve } from 'node:path'
+import { pathToFileURL } from 'node:url'
+import { expect, test, type Page } from '@playwright/test'
+import { unzipSync } from 'fflate'
+import pixelmatch from 'pixelmatch'
+import { PNG } from 'pngjs'
+import { Desk } from './desk.js'
+
+const CLI = resolve(__dirname, '../../cli/bin/unimorph.mjs')
+// Text is drawn through two different paths of the browser; their antialiasing differs a little.
+const MOST_DIFFERENT_PIXELS = 0.01
+
+let folder: string
+test.beforeEach(() => {
+  folder = mkdtempSync(join(tmpdir(), 'unimorph-deliver-'))
+})
+test.afterEach(() => rmSync(folder, { recursive: true, force: true }))
+
+/** Presses the button, unpacks what comes. Returns the folder of the project. */
+const download = async (page: Page): Promise<string> => {
+  const started = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Download ZIP' }).click()
+  const archive = await (await started).path()
+  const project = join(folder, 'project')
+  for (const [path, bytes] of Object.entries(unzipSync(readFileSync(archive)))) {
+    mkdirSync(dirname(join(project, path)), { recursive: true })
+    writeFileSync(join(project, path), bytes)
+  }
+  return project
+}
+
+const shoot = async (page: Page, width: number, height: number): Promise<PNG> => {
+  await page.setViewportSize({ width, height })
+  return PNG.sync.read(await page.screenshot({ clip: { x: 0, y: 0, width, height } }))
+}
+
+/** Share of the pixels in which the delivered page differs from the design as it is drawn. */
+const compare = async (
+  page: Page,
+  id: string,
+  address: string,
+  width: number,
+  height: number,
+): Promise<number> => {
+  await page.goto(`/api/projects/${id}/thumbnail`)
+  const drawn = await shoot(page, width, height)
+  await page.goto(address)
+  await page.evaluate(() => document.fonts.ready)
+  const shown = await shoot(page, width, height)
+  return (
+    pixelmatch(drawn.data, shown.data, undefined, width, height, { threshold: 0.15 }) /
+    (width * height)
+  )
+}
+
+const CASES = [
+  { name: 'Tidewrack', width: 1280, height: 904 },
+  { name: 'Night ferry kiosk', width: 1080, height: 1350 },
+]
+for (const { name, width, height } of CASES) {
+  for (const target of ['HTML', 'React']) {
+    test(`${name} as ${target}: downloaded, built and looking like the design`, async ({
+      page,
+    }) => {
+      const desk = await Desk.open(page, name)
+      const id = page.url().split('/').at(-1)!
+      await desk.choose(/^to /, target)
+      await expect(
+        page.getByRole('button', { name: target === 'React' ? 'App.tsx' : 'styles.css' }).first(),
+      ).toBeVisible()
+      await expect(page.getByText('Converting')).toBeHidden()
+      const project = await download(page)
+      const site = join(folder, 'site')
+      const built = spawnSync(process.execPath, [CLI, 'build', project, '--site', site], {
+        encoding: 'utf8',
+      })
+      expect([built.status, built.stderr]).toEqual([0, ''])
+      // A module script does not load from a file, so the site is served from the address of a made-up host.
+      await page.route('http://site.test/**', (route) => {
+        const path = new URL(route.request().url()).pathname
+        return route.fulfill({ path: join(site, path === '/' ? 'index.html' : path) })
+      })
+      expect(await compare(page, id, 'http://site.test/', width, height)).toBeLessThan(
+        MOST_DIFFERENT_PIXELS,
+      )
+      if (target === 'HTML') {
+        // As it was downloaded, without building anything.
+        const file = pathToFileURL(join(project, 'index.html')).href
+        expect(await compare(page, id, file, width, height)).toBeLessThan(MOST_DIFFERENT_PIXELS)
+      }
+    })
+  }
+}

@@ -1,0 +1,77 @@
+import { expect, type FrameLocator, type Locator, type Page } from '@playwright/test'
+
+/** The desk as a person sees it. */
+export class Desk {
+  constructor(readonly page: Page) {}
+
+  static async open(page: Page, project: string): Promise<Desk> {
+    await page.goto('/')
+    await page.getByRole('link', { name: new RegExp(`^${project} ?\\d`) }).click()
+    return Desk.ready(page)
+  }
+
+  /** Waits until the design is drawn, converted and running. */
+  static async ready(page: Page): Promise<Desk> {
+    const desk = new Desk(page)
+    await expect(page.getByText(/files, converted in/)).toBeVisible()
+    await expect(desk.result.locator('body *').first()).toBeAttached()
+    return desk
+  }
+
+  get result(): FrameLocator {
+    return this.page.frameLocator('[data-testid=result]')
+  }
+  get design(): Locator {
+    return this.page.getByTestId('design')
+  }
+  get code(): Locator {
+    return this.page.getByTestId('code')
+  }
+  row(name: string): Locator {
+    return this.page.getByRole('row', { name: new RegExp(`^\\W*${name} `) }).first()
+  }
+
+  /**
+   * Clicks an element of the running result with the mouse. The frame is drawn at a scale, which the
+   * driver does not take into account, so the place is worked out here.
+   */
+  async clickInResult(element: Locator): Promise<void> {
+    const frame = this.page.getByTestId('result')
+    const inside = await element.evaluate((node) => {
+      const { left, top, width, height } = node.getBoundingClientRect()
+      return { x: left + width / 2, y: top + height / 2, pageWidth: innerWidth }
+    })
+    const locate = async () => {
+      const box = (await frame.boundingBox())!
+      const scale = box.width / inside.pageWidth
+      return { x: box.x + inside.x * scale, y: box.y + inside.y * scale }
+    }
+    const stage = this.page.getByRole('region', { name: 'Design and result' })
+    await stage.evaluate((node, by) => node.scrollBy(0, by), (await locate()).y - 500)
+    const { x, y } = await locate()
+    await this.page.mouse.click(x, y)
+  }
+
+  async choose(list: string | RegExp, option: string): Promise<void> {
+    await this.page.getByRole('button', { name: list }).click()
+    await this.page.getByRole('option', { name: option }).click()
+  }
+}
+
+export const SVG = (inside: string): string =>
+  `<svg xmlns="http://www.w3.org/2000/svg" width="320" height="200">${inside}</svg>`
+
+/** Drops files on the window, as a person does from the file manager. */
+export const dropFiles = async (
+  page: Page,
+  files: readonly { name: string; content: string }[],
+): Promise<void> => {
+  const transfer = await page.evaluateHandle((list) => {
+    const data = new DataTransfer()
+    for (const { name, content } of list) data.items.add(new File([content], name))
+    return data
+  }, files)
+  for (const type of ['dragenter', 'dragover', 'drop']) {
+    await page.dispatchEvent('body', type, { dataTransfer: transfer })
+  }
+}
