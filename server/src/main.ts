@@ -1,5 +1,6 @@
 import { accessSync, constants, mkdirSync } from 'node:fs'
 import { join, resolve } from 'node:path'
+import { Logger } from '@nestjs/common'
 import { createApp } from './create-app'
 import { loadDemo } from './demo/load-demo'
 import { OptionsError, readOptions, type Options } from './options/options'
@@ -22,7 +23,10 @@ const start = async (options: Options): Promise<string> => {
   const projects = app.get(ProjectsService)
   await projects.purge()
   if (options.demo) await loadDemo(projects, join(ROOT, 'demo/designs'))
+  // Why listening fails is said below in words of our own.
+  Logger.overrideLogger(false)
   await app.listen(options.port, options.host)
+  Logger.overrideLogger(['error', 'warn'])
   return (await app.getUrl()).replace('[::1]', 'localhost')
 }
 

@@ -11,7 +11,7 @@ export const loadDemo = async (projects: ProjectsService, folder: string): Promi
     if (!design)
       throw new Error(`the demo design ${name} cannot be read: ${notes[0]?.message ?? ''}`)
     await projects.create({
-      name: design.name.replaceAll('-', ' ').replace(/^./, (c) => c.toUpperCase()),
+      name: design.name.replace(/^./, (c) => c.toUpperCase()),
       design: design as unknown as Record<string, unknown>,
       notes: notes as unknown as Record<string, unknown>[],
     })

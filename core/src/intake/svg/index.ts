@@ -64,7 +64,7 @@ export const readSvg = (
       .filter((c) => typeof c === 'string')
       .join('')
       .trim()
-    const name = titleText || nameOf(root) || stem
+    const name = titleText || nameOf(root) || stem.replace(/[-_]+/g, ' ')
     const design: Design = {
       format: 'unimorph-design',
       version: DESIGN_VERSION,

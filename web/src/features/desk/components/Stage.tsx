@@ -124,7 +124,7 @@ export const Stage = ({ view, zoom, picks }: Props) => {
                     grows="right"
                     rate={1 / scale}
                     onChange={setWidth}
-                    className="ml-0! w-3! self-stretch after:w-1 after:rounded"
+                    className="ml-0! w-3! self-stretch after:w-1 after:rounded after:bg-soft"
                   />
                 </div>
               ) : (

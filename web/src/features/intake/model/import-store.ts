@@ -19,11 +19,8 @@ type ImportStore = {
 const engine: EngineClient = createEngine()
 
 const projectName = (files: readonly File[], designName: string): string => {
-  const fromFile = (files[0]?.name ?? '')
-    .replace(/\.[^.]+$/, '')
-    .replace(/[-_]+/g, ' ')
-    .trim()
-  const name = designName && designName !== 'Untitled' ? designName : fromFile
+  const stem = (files[0]?.name ?? '').replace(/\.[^.]+$/, '')
+  const name = designName === 'Untitled' ? stem : designName
   return (name.charAt(0).toUpperCase() + name.slice(1)).slice(0, 200) || 'Untitled'
 }
 
