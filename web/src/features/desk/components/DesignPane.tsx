@@ -1,23 +1,30 @@
-import { useEffect, useRef, type MouseEvent } from 'react'
+import { useEffect, useState, type MouseEvent } from 'react'
 import type { ScreenDrawing } from '../../../engine/protocol'
 import { useDesk } from '../model/desk-store'
 import { findLayerAt } from '../model/hit-test'
 
 type Props = { readonly screen: ScreenDrawing; readonly scale: number }
 
+/**
+ * An address for an SVG text. As a picture it is drawn once and costs nothing afterwards; thousands of
+ * elements in the page itself would slow down every frame. A picture can also run or load nothing.
+ */
+const useObjectAddress = (svg: string): string | undefined => {
+  const [address, setAddress] = useState<string>()
+  useEffect(() => {
+    const created = URL.createObjectURL(new Blob([svg], { type: 'image/svg+xml' }))
+    setAddress(created)
+    return () => URL.revokeObjectURL(created)
+  }, [svg])
+  return address
+}
+
 /** The design as it was drawn, with the selected layers outlined. */
 export const DesignPane = ({ screen, scale }: Props) => {
   const layers = useDesk((s) => s.drawn?.layers)
   const selection = useDesk((s) => s.selection)
   const select = useDesk((s) => s.select)
-  const host = useRef<HTMLDivElement>(null)
-
-  // A shadow root keeps the drawing's ids and styles apart from the page's. The markup is our own drawing,
-  // in which every text of the design is escaped.
-  useEffect(() => {
-    const root = host.current!.shadowRoot ?? host.current!.attachShadow({ mode: 'open' })
-    root.innerHTML = `<style>svg{display:block;width:100%;height:100%}</style>${screen.svg}`
-  }, [screen.svg])
+  const address = useObjectAddress(screen.svg)
 
   const pick = (event: MouseEvent<HTMLDivElement>): void => {
     const { left, top } = event.currentTarget.getBoundingClientRect()
@@ -37,7 +44,7 @@ export const DesignPane = ({ screen, scale }: Props) => {
       className="relative overflow-hidden bg-white shadow-sm outline outline-rule"
       style={{ width: screen.width * scale, height: screen.height * scale }}
     >
-      <div ref={host} className="h-full w-full" />
+      {address && <img src={address} alt="" draggable={false} className="block h-full w-full" />}
       {layers
         ?.filter((l) => l.screen === screen.key && selection.includes(l.key))
         .map(({ key, box }) => (

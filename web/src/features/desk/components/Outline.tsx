@@ -1,16 +1,21 @@
 import { useVirtualizer } from '@tanstack/react-virtual'
-import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type MouseEvent } from 'react'
+import {
+  useCallback,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  type KeyboardEvent,
+  type MouseEvent,
+} from 'react'
 import type { LayerRow } from '../../../engine/protocol'
 import { showProblem } from '../../../shared/lib/toast-store'
 import { NameDialog } from '../../../shared/ui/NameDialog'
 import { useDesk } from '../model/desk-store'
+import { OutlineRow } from './OutlineRow'
 import { findAncestors, initiallyOpen, visibleRows } from '../model/outline-rows'
 
 const ROW_HEIGHT = 26
-const INDENT = 14
-
-const formatSize = ({ width, height }: LayerRow['box']): string =>
-  `${Math.round(width)} × ${Math.round(height)}`
 
 const toggled = <T,>(set: ReadonlySet<T>, item: T): Set<T> => {
   const next = new Set(set)
@@ -81,6 +86,16 @@ export const Outline = () => {
     if (row.editable) work(row)
     else showProblem(`${row.name} belongs to a component; change it there.`)
   }
+
+  // Rows are drawn again only when their own values change, so what they call must stay the same.
+  const latest = useRef({ pick, rename: (row: LayerRow) => withEditable(row, setRenaming) })
+  latest.current = { pick, rename: (row) => withEditable(row, setRenaming) }
+  const onPick = useCallback(
+    (row: LayerRow, event: MouseEvent) => latest.current.pick(row, event),
+    [],
+  )
+  const onRename = useCallback((row: LayerRow) => latest.current.rename(row), [])
+  const onToggle = useCallback((key: string) => setOpen((keys) => toggled(keys, key)), [])
 
   const move = (to: number): void => {
     const row = rows[Math.min(rows.length - 1, Math.max(0, to))]
@@ -156,57 +171,19 @@ export const Outline = () => {
         <div role="presentation" style={{ height: virtual.getTotalSize(), position: 'relative' }}>
           {virtual.getVirtualItems().map((item) => {
             const row = rows[item.index]!
-            const isSelected = selection.includes(row.key)
-            const hasChildren = row.childCount > 0
             return (
-              <div
+              <OutlineRow
                 key={row.key}
-                id={`row-${item.index}`}
-                role="row"
-                aria-level={row.depth + 1}
-                aria-rowindex={item.index + 1}
-                aria-selected={isSelected}
-                {...(hasChildren ? { 'aria-expanded': open.has(row.key) } : {})}
-                onClick={(event) => pick(row, event)}
-                onDoubleClick={() => withEditable(row, setRenaming)}
-                style={{
-                  position: 'absolute',
-                  top: item.start,
-                  height: ROW_HEIGHT,
-                  left: 0,
-                  right: 0,
-                }}
-                className={`flex items-center border-l-2 pr-3 select-none ${
-                  isSelected ? 'border-settled bg-tint' : 'border-transparent hover:bg-sheet'
-                } ${row.visible ? '' : 'text-soft line-through'}`}
-              >
-                <span
-                  role="gridcell"
-                  className="flex min-w-0 flex-1 items-center"
-                  style={{ paddingLeft: 6 + row.depth * INDENT }}
-                >
-                  <span
-                    aria-hidden
-                    className="w-4 shrink-0 text-center text-xs text-soft"
-                    onClick={(event) => {
-                      if (!hasChildren) return
-                      event.stopPropagation()
-                      setOpen(toggled(open, row.key))
-                    }}
-                  >
-                    {hasChildren ? (open.has(row.key) || query ? '▾' : '▸') : ''}
-                  </span>
-                  <span className="truncate" title={row.name}>
-                    {row.name}
-                  </span>
-                </span>
-                <span role="gridcell" className="w-16 shrink-0 truncate pl-1 text-xs text-soft">
-                  {row.type}
-                </span>
-                <span role="gridcell" className="w-20 shrink-0 text-right text-xs text-soft">
-                  {formatSize(row.box)}
-                </span>
-              </div>
+                row={row}
+                index={item.index}
+                top={item.start}
+                height={ROW_HEIGHT}
+                isSelected={selection.includes(row.key)}
+                isOpen={open.has(row.key) || query !== ''}
+                onPick={onPick}
+                onRename={onRename}
+                onToggle={onToggle}
+              />
             )
           })}
         </div>

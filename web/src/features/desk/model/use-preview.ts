@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react'
+import { useEffect, useMemo, useState } from 'react'
 import { api, messageOf, type Bundle } from '../../../shared/lib/api'
 import type { Converted } from '../../../engine/protocol'
 import { buildBundleFiles, buildHtmlPreview, buildReactPreview } from './preview-html'
@@ -29,8 +29,10 @@ export const usePreview = (
     }
   }, [converted, isReact])
 
-  if (!converted || !page) return undefined
-  if (!isReact) return buildHtmlPreview(converted, page)
-  const isBundle = converted.preview.files.some((f) => f.path === 'src/main.tsx')
-  return bundled && isBundle ? buildReactPreview(bundled.of, bundled.bundle, page) : undefined
+  return useMemo(() => {
+    if (!converted || !page) return undefined
+    if (!isReact) return buildHtmlPreview(converted, page)
+    // Until the new bundle is there, the one before goes on running.
+    return bundled && buildReactPreview(bundled.of, bundled.bundle, page)
+  }, [bundled, converted, isReact, page])
 }
