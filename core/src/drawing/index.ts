@@ -1,3 +1,4 @@
+import { splitColor } from '../design/color.js'
 import type { Asset } from '../design/design.js'
 import { resolveCorners, resolveSides, type Box, type Corners } from '../design/geometry.js'
 import type { Layer, TextLayer } from '../design/layer.js'
@@ -143,6 +144,11 @@ const drawSides = (layer: Layer, stroke: Stroke, paint: Attributes): string => {
   ].join('')
 }
 
+const fillOf = (color: string): Attributes => {
+  const { color: fill, opacity } = splitColor(color)
+  return { fill, 'fill-opacity': opacity < 1 ? opacity : undefined }
+}
+
 const drawText = (pen: Pen, layer: TextLayer): string =>
   layOutText(layer, pen.measure)
     .flatMap((line) =>
@@ -159,9 +165,7 @@ const drawText = (pen: Pen, layer: TextLayer): string =>
             'letter-spacing': style.letterSpacing || undefined,
             'text-decoration': style.decoration === 'none' ? undefined : style.decoration,
             'xml:space': 'preserve',
-            fill: style.color.slice(0, 7),
-            'fill-opacity':
-              style.color.length === 9 ? parseInt(style.color.slice(7), 16) / 255 : undefined,
+            ...fillOf(style.color),
           },
           escapeXml(applyCase(text, style)),
         ),

@@ -1,3 +1,4 @@
+import { splitColor } from '../design/color.js'
 import type { Asset } from '../design/design.js'
 import type { Box } from '../design/geometry.js'
 import type { Effect, GradientStop, Paint } from '../design/paint.js'
@@ -25,12 +26,6 @@ export class DrawingContext {
     return found && `data:${found.mime};base64,${found.data}`
   }
 }
-
-/** `#rrggbbaa` → the colour and its opacity; SVG 1.1 readers do not know eight digits. */
-const splitColor = (color: string): { color: string; opacity: number } => ({
-  color: color.slice(0, 7),
-  opacity: color.length === 9 ? parseInt(color.slice(7), 16) / 255 : 1,
-})
 
 const drawStops = (stops: readonly GradientStop[]): string =>
   stops

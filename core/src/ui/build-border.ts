@@ -1,3 +1,4 @@
+import { withOpacity } from '../design/color.js'
 import { resolveSides } from '../design/geometry.js'
 import type { Layer } from '../design/layer.js'
 import type { Stroke } from '../design/paint.js'
@@ -5,12 +6,7 @@ import type { Account } from './account.js'
 import type { UiBorder } from './nodes.js'
 
 const colorOf = (account: Account, layer: Layer, { paint }: Stroke): string | undefined => {
-  if (paint.kind === 'solid') {
-    if (paint.opacity === 1) return paint.color
-    const own = paint.color.length === 9 ? parseInt(paint.color.slice(7), 16) / 255 : 1
-    const alpha = Math.round(own * paint.opacity * 255)
-    return paint.color.slice(0, 7) + alpha.toString(16).padStart(2, '0')
-  }
+  if (paint.kind === 'solid') return withOpacity(paint.color, paint.opacity)
   if (paint.kind === 'image') {
     account.lost(layer.key, 'stroke', 'a picture cannot be drawn as a border')
     return undefined

@@ -1,5 +1,5 @@
 import { roundPx, type Box } from '../../design/geometry.js'
-import type { Layer } from '../../design/layer.js'
+import type { FrameLayer, Layer } from '../../design/layer.js'
 import { blendSchema } from '../../design/paint.js'
 import { MAX_LAYERS } from '../../design/read-design.js'
 import { nameOf, type SvgContext } from './context.js'
@@ -58,6 +58,23 @@ export const createBase = (
     flow: 'in',
   }
 }
+
+/** A frame that only clips and holds layers. */
+export const createFrame = (
+  fields: Pick<FrameLayer, 'key' | 'name' | 'box' | 'visible' | 'radius' | 'children'>,
+): FrameLayer => ({
+  type: 'frame',
+  opacity: 1,
+  blend: 'normal',
+  rotationDeg: 0,
+  effects: [],
+  sizing: { width: 'fixed', height: 'fixed' },
+  flow: 'in',
+  fills: [],
+  strokes: [],
+  clip: true,
+  ...fields,
+})
 
 /** Puts children into a container: their boxes become relative to its corner. */
 export const adopt = (children: readonly Layer[], box: Box): Layer[] =>

@@ -1,7 +1,7 @@
 import { roundBox, roundPx, type Box } from '../../design/geometry.js'
 import type { FrameLayer, Layer } from '../../design/layer.js'
 import { notes } from '../../notes/catalogue.js'
-import { adopt } from './base.js'
+import { adopt, createFrame } from './base.js'
 import { multiply, parseTransform, placeBox, IDENTITY, type Matrix } from './matrix.js'
 import { readShape } from './shapes.js'
 import type { Style } from './style.js'
@@ -38,24 +38,15 @@ export const readBoxClip = (
   }
 }
 
-const wrapInClip = (layer: Layer, clip: BoxClip): FrameLayer => ({
-  type: 'frame',
-  key: `${layer.key}-clip`,
-  name: layer.name,
-  box: roundBox(clip.box),
-  visible: layer.visible,
-  opacity: 1,
-  blend: 'normal',
-  rotationDeg: 0,
-  effects: [],
-  sizing: { width: 'fixed', height: 'fixed' },
-  flow: 'in',
-  fills: [],
-  strokes: [],
-  radius: roundPx(clip.radius),
-  clip: true,
-  children: adopt([layer], clip.box),
-})
+const wrapInClip = (layer: Layer, clip: BoxClip): FrameLayer =>
+  createFrame({
+    key: `${layer.key}-clip`,
+    name: layer.name,
+    box: roundBox(clip.box),
+    visible: layer.visible,
+    radius: roundPx(clip.radius),
+    children: adopt([layer], clip.box),
+  })
 
 const covers = (outer: Box, inner: Box): boolean =>
   Math.abs(outer.x - inner.x) < 0.5 &&

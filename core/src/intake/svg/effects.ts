@@ -1,7 +1,8 @@
+import { withOpacity } from '../../design/color.js'
 import type { Effect } from '../../design/paint.js'
 import { notes } from '../../notes/catalogue.js'
 import type { SvgContext } from './context.js'
-import { parseColor, withAlpha } from './paint.js'
+import { parseColor } from './paint.js'
 import { resolveStyle } from './style.js'
 import { isElement, localName, type XmlElement } from './xml.js'
 
@@ -38,7 +39,7 @@ export const readEffects = (
           y: number('dy', 2) * scale,
           blur: number('stdDeviation', 2) * 2 * scale,
           spread: 0,
-          color: withAlpha(color, number('flood-opacity', 1)),
+          color: withOpacity(color, number('flood-opacity', 1)),
         })
         break
       }

@@ -5,7 +5,7 @@ import { notes } from '../../notes/catalogue.js'
 import { failed, type Outcome } from '../../notes/note.js'
 import type { TextMeasure } from '../../text/measure.js'
 import { isDrawable, nameOf, slug, SvgContext } from './context.js'
-import { adopt, TooManyLayers } from './base.js'
+import { adopt, createFrame, TooManyLayers } from './base.js'
 import { readElement } from './elements.js'
 import { parseLength, resolveStyle } from './style.js'
 import { fitViewBox, parseViewBox } from './viewport.js'
@@ -74,24 +74,14 @@ export const readSvg = (
       components: [],
       assets: context.assets.assets,
       screens: [
-        {
-          type: 'frame',
+        createFrame({
           key: screenKey,
           name,
           box: screenBox,
           visible: true,
-          opacity: 1,
-          blend: 'normal',
-          rotationDeg: 0,
-          effects: [],
-          sizing: { width: 'fixed', height: 'fixed' },
-          flow: 'in',
-          fills: [],
-          strokes: [],
           radius: 0,
-          clip: true,
           children: adopt(drawn, screenBox),
-        },
+        }),
       ],
     }
     return { ok: true, value: design, notes: context.finishNotes() }

@@ -1,4 +1,5 @@
 import { formatHex, formatHex8, parse } from 'culori'
+import { withOpacity } from '../../design/color.js'
 import { notes } from '../../notes/catalogue.js'
 import type { Box } from '../../design/geometry.js'
 import type { GradientStop, Paint, Stroke } from '../../design/paint.js'
@@ -34,17 +35,6 @@ const parseOpacity = (text: string | undefined): number => {
   return Number.isFinite(value) ? clampUnit(value) : 1
 }
 
-const withAlpha = (color: string, alpha: number): string => {
-  if (alpha >= 1) return color
-  const own = color.length === 9 ? parseInt(color.slice(7), 16) / 255 : 1
-  return (
-    color.slice(0, 7) +
-    Math.round(own * alpha * 255)
-      .toString(16)
-      .padStart(2, '0')
-  )
-}
-
 const common = { opacity: 1, blend: 'normal' } as const
 
 const hrefOf = (element: XmlElement): string | undefined =>
@@ -71,7 +61,7 @@ const readStops = (chain: readonly XmlElement[]): GradientStop[] => {
     const color = parseColor(style['stop-color'] ?? 'black', style.color) ?? '#000000'
     const raw = parseLength(child.attributes['offset'] ?? '0', 1)
     last = Math.max(last, clampUnit(Number.isFinite(raw) ? raw : 0))
-    return [{ offset: last, color: withAlpha(color, parseOpacity(style['stop-opacity'])) }]
+    return [{ offset: last, color: withOpacity(color, parseOpacity(style['stop-opacity'])) }]
   })
 }
 
@@ -226,9 +216,7 @@ export const readTextColor = (context: SvgContext, layer: string, style: Style):
   }
   const paint = readFills(context, layer, style, nowhere)[0]
   if (!paint) return '#00000000'
-  if (paint.kind === 'solid') return withAlpha(paint.color, paint.opacity)
+  if (paint.kind === 'solid') return withOpacity(paint.color, paint.opacity)
   context.notes.push(notes.effectSkipped(context.file, layer, 'gradient on text'))
-  return 'stops' in paint ? withAlpha(paint.stops[0]!.color, paint.opacity) : '#000000'
+  return 'stops' in paint ? withOpacity(paint.stops[0]!.color, paint.opacity) : '#000000'
 }
-
-export { withAlpha }

@@ -1,3 +1,4 @@
+import { withOpacity } from '../../../design/color.js'
 import type { Effect, Paint } from '../../../design/paint.js'
 import type { Box } from '../../../design/geometry.js'
 
@@ -30,14 +31,7 @@ const shorten = (color: string): string =>
     : color
 
 /** A colour with an extra opacity, as CSS writes it. */
-export const cssColor = (color: string, opacity = 1): string => {
-  if (opacity >= 1) return shorten(color)
-  const own = color.length === 9 ? parseInt(color.slice(7), 16) / 255 : 1
-  const alpha = Math.round(own * opacity * 255)
-    .toString(16)
-    .padStart(2, '0')
-  return color.slice(0, 7) + alpha
-}
+export const cssColor = (color: string, opacity = 1): string => shorten(withOpacity(color, opacity))
 
 const percent = (share: number): string => `${decimal(share * 100)}%`
 
