@@ -8,7 +8,7 @@ import type { Note } from '../notes/note.js'
 import type { TextMeasure } from '../text/measure.js'
 import { Account } from './account.js'
 import { AssetCollector } from './asset-collector.js'
-import { buildNode, OUTSIDE } from './build-node.js'
+import { buildNode, OUTSIDE } from './build/index.js'
 import type { UiAsset, UiNode, UiPage } from './nodes.js'
 import { buildTheme, type UiTheme } from './theme.js'
 

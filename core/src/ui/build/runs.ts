@@ -1,5 +1,5 @@
-import type { TextLayer } from '../design/layer.js'
-import type { UiRun } from './nodes.js'
+import type { TextLayer } from '../../design/layer.js'
+import type { UiRun } from '../nodes.js'
 
 /** Splits text at line ends: `a\nb` → a, break, b. */
 const splitBreaks = (text: string, style: Extract<UiRun, { kind: 'text' }>['style']): UiRun[] =>

@@ -1,9 +1,9 @@
-import { withOpacity } from '../design/color.js'
-import { resolveSides } from '../design/geometry.js'
-import type { Layer } from '../design/layer.js'
-import type { Stroke } from '../design/paint.js'
-import type { Account } from './account.js'
-import type { UiBorder } from './nodes.js'
+import { withOpacity } from '../../design/color.js'
+import { resolveSides } from '../../design/geometry.js'
+import type { Layer } from '../../design/layer.js'
+import type { Stroke } from '../../design/paint.js'
+import type { Account } from '../account.js'
+import type { UiBorder } from '../nodes.js'
 
 const colorOf = (account: Account, layer: Layer, { paint }: Stroke): string | undefined => {
   if (paint.kind === 'solid') return withOpacity(paint.color, paint.opacity)

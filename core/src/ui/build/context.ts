@@ -1,0 +1,27 @@
+import type { Box } from '../../design/geometry.js'
+import type { TextMeasure } from '../../text/measure.js'
+import type { Account } from '../account.js'
+import type { AssetCollector } from '../asset-collector.js'
+import type { UiBorder } from '../nodes.js'
+
+/** What building the nodes of one page needs to know and collects. */
+export type BuildContext = {
+  readonly account: Account
+  readonly collector: AssetCollector
+  readonly measure: TextMeasure
+  /** Keys of the screens that become pages. */
+  readonly pages: ReadonlySet<string>
+  /** Key of the text that is the page's title. */
+  readonly title: string | undefined
+}
+
+/** What a node must know of the one it stands in. */
+export type Surroundings = {
+  readonly parent: Box | undefined
+  /** Width of the parent's border: coordinates are counted from inside it. */
+  readonly border: UiBorder | undefined
+  readonly isInLink: boolean
+}
+
+/** Surroundings of the outermost layer of a page. */
+export const OUTSIDE: Surroundings = { parent: undefined, border: undefined, isInLink: false }

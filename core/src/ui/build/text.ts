@@ -1,0 +1,53 @@
+import { roundPx } from '../../design/geometry.js'
+import type { TextLayer } from '../../design/layer.js'
+import type { LayoutNode } from '../../layout/index.js'
+import type { UiNode, UiPlace, UiStyle } from '../nodes.js'
+import type { BuildContext, Surroundings } from './context.js'
+import { buildLink } from './link.js'
+import { buildRuns } from './runs.js'
+import { buildStyle } from './style.js'
+
+/** Text that is as wide as its content is held where its alignment holds it, whatever the font's widths. */
+const anchorText = (layer: TextLayer, place: UiPlace): UiPlace => {
+  if (place.kind !== 'absolute') return place
+  const shift =
+    layer.align === 'centre' ? layer.box.width / 2 : layer.align === 'end' ? layer.box.width : 0
+  const from = layer.align === 'centre' || layer.align === 'end' ? layer.align : 'start'
+  return { ...place, x: { from, px: roundPx(place.x.px + shift) } }
+}
+
+/** A text layer as a paragraph, the title of the page, or a link. */
+export const buildText = (
+  context: BuildContext,
+  node: LayoutNode,
+  around: Surroundings,
+): UiNode => {
+  const layer = node.layer as TextLayer
+  const style = buildStyle(context, node, around)
+  // Text placed by coordinates keeps its drawn lines; one that is as wide as its content has only one.
+  const isPlaced = style.place.kind === 'absolute' || style.place.kind === 'root'
+  const wraps = layer.lines ? !isPlaced : layer.sizing.width !== 'fit'
+  const link = buildLink(context, layer, around)
+  const fitted: UiStyle = {
+    ...style,
+    height: { ...style.height, sizing: style.height.sizing === 'stretch' ? 'stretch' : 'fit' },
+    ...(wraps
+      ? {}
+      : {
+          place: anchorText(layer, style.place),
+          width: { ...style.width, sizing: 'fit' as const },
+        }),
+  }
+  return {
+    type: 'text',
+    layer: layer.key,
+    name: layer.name,
+    ...(layer.key === context.title ? { level: 1 } : {}),
+    ...(link ? { link } : {}),
+    textStyle: layer.style,
+    align: layer.align,
+    wraps,
+    runs: buildRuns(layer, !wraps),
+    style: fitted,
+  }
+}
