@@ -54,6 +54,18 @@ describe('readDesign', () => {
     })
   })
 
+  test('quotes the file, the path and the value that stands there', () => {
+    const read = readDesign(
+      document([frame('home', [layer('rectangle', 'r', { opacity: 2 })])]),
+      'a.json',
+    )
+    expect(read.notes[0]!.message).toMatch(
+      /^"a\.json", screens\[0\]\.children\[0\]\.opacity: 2: too big/,
+    )
+    const missing = readDesign(document([{ type: 'frame', key: 'x' }]), 'a.json')
+    expect(missing.notes[0]!.message).toBe('"a.json", screens[0].box: it is missing.')
+  })
+
   test('refuses a document without screens, of another format or of a newer version', () => {
     expect(errors(document([]))).toContainEqual({ code: 'design/invalid', path: 'screens' })
     expect(errors({ ...document([frame('home', [])]), format: 'x' })).toContainEqual({

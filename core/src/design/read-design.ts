@@ -36,9 +36,21 @@ const formatPath = (path: readonly PropertyKey[]): string =>
     '',
   )
 
-const describeIssue = (issue: z.core.$ZodIssue): string => {
+/** The value a path leads to; undefined when there is none. */
+const valueAt = (document: unknown, path: readonly PropertyKey[]): unknown =>
+  path.reduce<unknown>(
+    (value, part) => (value as Record<PropertyKey, unknown> | null | undefined)?.[part],
+    document,
+  )
+
+/** What is wrong, with the value that stands there. */
+const describeIssue = (issue: z.core.$ZodIssue, document: unknown): string => {
   if (issue.code === 'unrecognized_keys') return `unknown field ${issue.keys.join(', ')}`
-  return issue.message.charAt(0).toLowerCase() + issue.message.slice(1)
+  const value = valueAt(document, issue.path)
+  if (value === undefined) return 'it is missing'
+  const message = issue.message.charAt(0).toLowerCase() + issue.message.slice(1)
+  const shown = typeof value === 'object' ? '' : `${JSON.stringify(value).slice(0, 60)}: `
+  return shown + message
 }
 
 /**
@@ -58,7 +70,7 @@ export const readDesign = (document: unknown, file = 'design.json'): Outcome<Des
   if (!parsed.success) {
     const found: Note[] = parsed.error.issues
       .slice(0, MOST_ERRORS_SHOWN)
-      .map((issue) => notes.invalid(file, formatPath(issue.path), describeIssue(issue)))
+      .map((issue) => notes.invalid(file, formatPath(issue.path), describeIssue(issue, document)))
     return failed(found)
   }
   const broken = checkReferences(parsed.data, file)

@@ -135,25 +135,25 @@ export const notes = {
   invalid: (file: string, path: string, reason: string) =>
     note('error', 'design/invalid')(
       { file, path },
-      `${path || 'the document'}: ${reason}.`,
+      `${quote(file)}, ${path || 'the document'}: ${reason}.`,
       'See docs/DESIGN-FORMAT.md for what is allowed there.',
     ),
   duplicateKey: (file: string, key: string, path: string) =>
     note('error', 'design/duplicate-key')(
       { file, layer: key, path },
-      `${path}: the key ${quote(key)} is used by two layers.`,
+      `${quote(file)}, ${path}: the key ${quote(key)} is used by two layers.`,
       'Give every layer its own key.',
     ),
   unknownReference: (file: string, path: string, kind: string, name: string, near?: string) =>
     note('error', 'design/unknown-reference')(
       { file, path },
-      `${path}: there is no ${kind} ${quote(name)}${near ? `; did you mean ${quote(near)}?` : '.'}`,
+      `${quote(file)}, ${path}: there is no ${kind} ${quote(name)}${near ? `; did you mean ${quote(near)}?` : '.'}`,
       `Add the ${kind}, or correct the name.`,
     ),
   cycle: (file: string, path: string, kind: string, names: readonly string[]) =>
     note('error', 'design/cycle')(
       { file, path },
-      `${path}: the ${kind} leads back to itself (${names.join(' → ')}).`,
+      `${quote(file)}, ${path}: the ${kind} leads back to itself (${names.join(' → ')}).`,
       `Take one of them out of the circle.`,
     ),
   editAdrift: (layer: string, edit: string) =>

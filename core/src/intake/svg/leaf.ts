@@ -4,7 +4,7 @@ import { notes } from '../../notes/catalogue.js'
 import type { Base } from './base.js'
 import { isDrawable, type Surroundings, type SvgContext } from './context.js'
 import { readImageAsset } from './image.js'
-import { IDENTITY, placeBox, transformPoint, type Matrix } from './matrix.js'
+import { IDENTITY, placeBox, transformPoint, type Matrix, type Placement } from './matrix.js'
 import { readFills, readStrokes, type PaintedShape } from './paint.js'
 import { convertShapeToPath, placePath, type Shape } from './shapes.js'
 import { parseLength, type Style } from './style.js'
@@ -81,6 +81,11 @@ export const readShapeLayer = (
   return { ...common, type: 'rectangle', radius: roundPx(Math.max(0, radius)) }
 }
 
+const noteMirror = (context: SvgContext, base: Base, placement: Placement): void => {
+  if (placement.kind !== 'aligned' || !placement.isMirrored) return
+  context.notes.push(notes.effectSkipped(context.file, base.key, 'mirroring'))
+}
+
 /** A text with its lines; undefined when it shows nothing. */
 export const readTextLayer = (
   context: SvgContext,
@@ -96,6 +101,7 @@ export const readTextLayer = (
     context.notes.push(notes.effectSkipped(context.file, base.key, 'skew of a text'))
     return undefined
   }
+  noteMirror(context, base, placement)
   const { box, scaleY: scale } = placement
   if (!isDrawableBox(box)) return undefined
   const grow = <T extends { size?: number; lineHeight?: number; letterSpacing?: number }>(
@@ -155,6 +161,7 @@ export const readImageLayer = (
     context.notes.push(notes.effectSkipped(context.file, base.key, 'skew of a picture'))
     return undefined
   }
+  noteMirror(context, base, placement)
   const { box } = placement
   if (!isDrawableBox(box)) return undefined
   const href = attributes['href'] ?? attributes['xlink:href']

@@ -38,6 +38,8 @@ const near = (value: number): boolean => Math.abs(value) < 1e-6
 export type Placement =
   | {
       readonly kind: 'aligned'
+      /** Turned left to right or upside down, which shows in texts and pictures. */
+      readonly isMirrored: boolean
       readonly box: Box
       readonly scaleX: number
       readonly scaleY: number
@@ -53,12 +55,13 @@ export type Placement =
 
 export const placeBox = (matrix: Matrix, box: Box): Placement => {
   const [a, b, c, d] = matrix
-  if (near(b) && near(c)) {
+  if (near(b) && near(c) && (a > 0 || d > 0)) {
     const p = transformPoint(matrix, box)
     const width = box.width * a
     const height = box.height * d
     return {
       kind: 'aligned',
+      isMirrored: a < 0 || d < 0,
       box: {
         x: Math.min(p.x, p.x + width),
         y: Math.min(p.y, p.y + height),

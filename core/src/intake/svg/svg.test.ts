@@ -35,6 +35,13 @@ describe('shapes and transforms', () => {
     expect(layers[0]).toMatchObject({ box, rotationDeg })
   })
 
+  test('a text upside down is turned, and a mirrored one is noted', () => {
+    const words = (transform: string) =>
+      svgLayers(`<text x="9" y="20" transform="${transform}">Up</text>`)
+    expect(words('rotate(180)').layers[0]).toMatchObject({ type: 'text', rotationDeg: 180 })
+    expect(words('scale(-1 1)').notes.map((n) => n.code)).toEqual(['intake/effect-skipped'])
+  })
+
   test('a skewed rectangle becomes a path that draws the same', () => {
     const { layers } = svgLayers('<rect width="10" height="10" transform="skewX(45)"/>')
     expect(layers[0]).toMatchObject({ type: 'path', box: { x: 0, y: 0, width: 20, height: 10 } })

@@ -1,4 +1,4 @@
-const ALLOWED = /^(https?:|mailto:|tel:|\/(?!\/)|\.{0,2}\/|#|\?)/i
+const ALLOWED = /^(https?:|mailto:|tel:|\/(?!\/)|\.{1,2}\/|#|\?)/i
 
 /** The address if it may stand in a page: web, mail and phone addresses and paths, never a script. */
 export const findSafeAddress = (url: string): string | undefined => {

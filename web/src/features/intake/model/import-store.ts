@@ -2,6 +2,7 @@ import { create } from 'zustand'
 import type { Note } from '@unimorph/core'
 import { Cancelled, createEngine, type EngineClient } from '../../../engine/engine'
 import { api, messageOf } from '../../../shared/lib/api'
+import { showProblem } from '../../../shared/lib/toast-store'
 
 export type ImportState =
   | { readonly kind: 'idle' }
@@ -53,6 +54,8 @@ export const useImport = create<ImportStore>((set) => ({
       set({ state: { kind: 'busy', step: 'Storing the project' } })
       const project = await api.createProject(projectName(files, design.name), design, notes)
       set({ state: { kind: 'idle' } })
+      const unread = new Set(notes.filter((n) => n.severity === 'error').map((n) => n.where.file))
+      if (unread.size > 0) showProblem(`${[...unread].join(', ')} could not be read; see Notes.`)
       return project.id
     } catch (error) {
       if (error instanceof Cancelled) set({ state: { kind: 'idle' } })
