@@ -2,6 +2,7 @@ import type { Design } from '../design/design.js'
 import type { Layer } from '../design/layer.js'
 import { walkLayers } from '../design/walk.js'
 import { inferLayout, type LayoutNode } from '../layout/index.js'
+import { findArtboards } from '../meaning/find-artboards.js'
 import { findTitle } from '../meaning/find-title.js'
 import { notes } from '../notes/catalogue.js'
 import type { Note } from '../notes/note.js'
@@ -89,6 +90,9 @@ export const buildUi = (
       heightPx: root.box.height,
     }
   })
+  for (const group of findArtboards(roots)) {
+    account.add(notes.separatePages(group.map((screen) => screen.name)))
+  }
   noteFonts(account, roots)
   return {
     name: design.name,

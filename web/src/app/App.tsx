@@ -1,5 +1,4 @@
 import { createBrowserRouter, RouterProvider } from 'react-router'
-import { Desk } from '../features/desk'
 import { Shelf } from '../features/shelf'
 import { Frame } from './Frame'
 import { NotFound } from './NotFound'
@@ -9,7 +8,12 @@ const router = createBrowserRouter([
     element: <Frame />,
     children: [
       { path: '/', element: <Shelf /> },
-      { path: '/projects/:id', element: <Desk /> },
+      {
+        path: '/projects/:id',
+        // The desk brings the code view along; the shelf need not wait for it.
+        lazy: async () => ({ Component: (await import('../features/desk')).Desk }),
+        HydrateFallback: () => null,
+      },
       { path: '*', element: <NotFound /> },
     ],
   },

@@ -72,7 +72,7 @@ export const Stage = ({ view, zoom, picks }: Props) => {
         <div className={`flex w-max min-w-full gap-6 p-6 ${isBeside ? '' : 'flex-col'}`}>
           {screen && view !== 'result' && (
             <figure>
-              <figcaption className="mb-1.5 text-xs text-soft">
+              <figcaption className="mb-1.5 flex h-6 items-center text-xs text-soft">
                 Design, {Math.round(screen.width)} px wide
               </figcaption>
               <DesignPane screen={screen} scale={scale} />
@@ -80,7 +80,7 @@ export const Stage = ({ view, zoom, picks }: Props) => {
           )}
           {view !== 'design' && (
             <figure>
-              <figcaption className="mb-1.5 flex items-center gap-2 text-xs text-soft">
+              <figcaption className="mb-1.5 flex h-6 items-center gap-2 text-xs text-soft">
                 <label className="flex items-center gap-1.5">
                   Result, width
                   <input

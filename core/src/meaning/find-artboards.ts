@@ -1,0 +1,23 @@
+import type { Layer } from '../design/layer.js'
+
+/** `Home / 390`, `home-desktop` → `home`: the name without what says a width. */
+const nameWithoutWidth = (name: string): string =>
+  name
+    .toLowerCase()
+    .replace(/\b(desktop|laptop|tablet|phone|mobile|wide|narrow|small|medium|large|px)\b/g, ' ')
+    .replace(/\d+/g, ' ')
+    .replace(/[^\p{L}]+/gu, ' ')
+    .trim()
+
+/** Screens that by name and width look like one screen drawn at several widths, in groups of two or more. */
+export const findArtboards = (screens: readonly Layer[]): Layer[][] => {
+  const groups = new Map<string, Layer[]>()
+  for (const screen of screens) {
+    const name = nameWithoutWidth(screen.name)
+    groups.set(name, [...(groups.get(name) ?? []), screen])
+  }
+  return [...groups.values()].filter((group) => {
+    const widths = new Set(group.map((screen) => Math.round(screen.box.width)))
+    return group.length > 1 && widths.size === group.length
+  })
+}
