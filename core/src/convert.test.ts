@@ -91,6 +91,14 @@ test('a layer can be selected by key before name, and a wrong name is answered w
   })
 })
 
+test('a design of which every screen is hidden gives no files and says why', () => {
+  const made = design([frame('home', [], { visible: false })])
+  expect(convert(made, [], { target: 'react' })).toMatchObject({
+    ok: false,
+    notes: [{ code: 'convert/nothing-visible' }],
+  })
+})
+
 test('hidden screens and layers are left out', () => {
   const made = design([
     frame('home', [text('t', 'Secret', { visible: false })]),

@@ -67,7 +67,8 @@ export const convert = (
   const screens = resolveInstances(edited.design)
   const roots = selectRoots(screens, settings.select ?? [])
   if (!roots.ok) return roots
+  if (roots.value.length === 0) return failed([...edited.notes, notes.nothingVisible()])
   const project = buildUi(edited.design, roots.value, createTableMeasure())
   const emitted = TARGETS[settings.target].emit(project, { marks: settings.marks ?? false })
-  return { ok: true, value: emitted, notes: [...edited.notes, ...project.notes, ...emitted.notes] }
+  return { ok: true, value: emitted, notes: [...edited.notes, ...project.notes] }
 }

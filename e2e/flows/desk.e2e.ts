@@ -2,6 +2,17 @@ import AxeBuilder from '@axe-core/playwright'
 import { expect, test } from '@playwright/test'
 import { Desk } from './desk.js'
 
+// Nothing on the desk may fail in silence.
+let complaints: string[]
+test.beforeEach(({ page }) => {
+  complaints = []
+  page.on('console', (message) => {
+    if (message.type() === 'error') complaints.push(message.text())
+  })
+  page.on('pageerror', (error) => complaints.push(error.message))
+})
+test.afterEach(() => expect(complaints).toEqual([]))
+
 test('one selection runs through outline, design, result and code', async ({ page }) => {
   const desk = await Desk.open(page, 'Tidewrack')
   const thread = desk.code.locator('.cm-thread')

@@ -1,4 +1,3 @@
-import type { Note } from '../notes/note.js'
 import type { UiProject } from '../ui/index.js'
 import type { EmittedFile } from './shared/emitted-file.js'
 
@@ -18,7 +17,6 @@ export type Emitted = {
   }
   /** The file that shows each page, by page key. */
   readonly pages: Readonly<Record<string, { readonly path: string; readonly route: string }>>
-  readonly notes: readonly Note[]
 }
 
 /** One output language. A new one is a new folder and a line in the index. */

@@ -105,21 +105,26 @@ const prefixNames = (design: Design, prefix: string): Design => {
   }
 }
 
-const joinDesigns = (designs: readonly Design[]): Design | undefined => {
-  const [first, ...others] = designs
-  if (!first || others.length === 0) return first
-  return others.reduce<Design>((all, next, i) => {
-    const clean = prefixNames(next, `${i + 2}`)
-    const known = new Set(all.tokens.map((t) => t.name))
-    return {
-      ...all,
-      modes: [...new Set([...all.modes, ...clean.modes])],
-      tokens: [...all.tokens, ...clean.tokens.filter((t) => !known.has(t.name))],
-      components: [...all.components, ...clean.components],
-      assets: { ...all.assets, ...clean.assets },
-      screens: [...all.screens, ...clean.screens],
-    }
-  }, first)
+/** Two designs as one; tokens both have are kept once. */
+const joinTwo = (all: Design, next: Design): Design => {
+  const known = new Set(all.tokens.map((token) => token.name))
+  return {
+    ...all,
+    modes: [...new Set([...all.modes, ...next.modes])],
+    tokens: [...all.tokens, ...next.tokens.filter((token) => !known.has(token.name))],
+    components: [...all.components, ...next.components],
+    assets: { ...all.assets, ...next.assets },
+    screens: [...all.screens, ...next.screens],
+  }
+}
+
+/** Tokens of `next` that `all` has with another value. */
+const findConflicts = (all: Design, next: Design): string[] => {
+  const known = new Map(all.tokens.map((token) => [token.name, JSON.stringify(token.values)]))
+  return next.tokens.flatMap(({ name, values }) => {
+    const before = known.get(name)
+    return before !== undefined && before !== JSON.stringify(values) ? [name] : []
+  })
 }
 
 /**
@@ -139,12 +144,22 @@ export const readFiles = (
     const name = baseName(f.name)
     siblings.set(name, { name, mime: mimeOfName(name)!, data: encodeBase64(f.bytes) })
   }
-  const designs: Design[] = []
+  let design: Design | undefined
+  let count = 1
   const found: Note[] = []
   for (const input of files.filter((f) => !isPicture(f))) {
     const outcome = readOne(input, siblings, measure)
     found.push(...outcome.notes)
-    if (outcome.ok) designs.push(outcome.value)
+    if (!outcome.ok) continue
+    if (!design) {
+      design = outcome.value
+      continue
+    }
+    count++
+    for (const token of findConflicts(design, outcome.value)) {
+      found.push(notes.tokenConflict(baseName(input.name), token))
+    }
+    design = joinTwo(design, prefixNames(outcome.value, String(count)))
   }
-  return { design: joinDesigns(designs), notes: found }
+  return { design, notes: found }
 }

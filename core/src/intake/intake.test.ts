@@ -76,6 +76,22 @@ test('screens of several files keep keys of their own', () => {
   ])
 })
 
+test('a token that two files give different values is kept as the first has it, and noted', () => {
+  const file = (px: number) => ({
+    name: `${px}.json`,
+    bytes: bytes(
+      JSON.stringify(
+        document([frame('home', [])], {
+          tokens: [{ name: 'space.m', type: 'space', values: { default: px } }],
+        }),
+      ),
+    ),
+  })
+  const { design, notes } = readFiles([file(16), file(16), file(12)])
+  expect(design!.tokens).toMatchObject([{ values: { default: 16 } }])
+  expect(notes).toMatchObject([{ code: 'intake/token-conflict', where: { file: '12.json' } }])
+})
+
 describe('pictures', () => {
   const svg = (href: string) =>
     `<svg xmlns="http://www.w3.org/2000/svg"><image id="Photo" width="9" height="9" href="${href}"/></svg>`

@@ -126,6 +126,12 @@ export const notes = {
       `The picture of ${quote(layer)} cannot be used: ${reason}. Its place is kept with a grey box.`,
       'Use PNG, JPEG, GIF, WebP or AVIF.',
     ),
+  tokenConflict: (file: string, token: string) =>
+    note('warning', 'intake/token-conflict')(
+      { file },
+      `The token ${quote(token)} of ${quote(file)} has another value than the token of that name before it, which was kept.`,
+      'Give one of them another name, or open the files as separate projects.',
+    ),
   newerVersion: (file: string, version: number, known: number) =>
     note('error', 'design/newer-version')(
       { file, path: 'version' },
@@ -156,11 +162,23 @@ export const notes = {
       `${quote(file)}, ${path}: the ${kind} leads back to itself (${names.join(' → ')}).`,
       `Take one of them out of the circle.`,
     ),
+  editInvalid: (path: string, reason: string) =>
+    note('error', 'edits/invalid')(
+      { path },
+      `The edit cannot be accepted: ${path ? `${path}: ` : ''}${reason}.`,
+      'The kinds of edits and their fields are listed in core/src/edits/edit.ts.',
+    ),
   editAdrift: (layer: string, edit: string) =>
     note('warning', 'edits/adrift')(
       { layer },
       `The edit "${edit}" no longer applies: there is no layer ${quote(layer)}.`,
       'Redo it on the layer that took its place, or remove the edit.',
+    ),
+  nothingVisible: () =>
+    note('warning', 'convert/nothing-visible')(
+      {},
+      'Every screen is hidden, so there is nothing to convert.',
+      'Show a screen again.',
     ),
   unknownLayer: (wanted: string, near?: string) =>
     note('error', 'convert/unknown-layer')(

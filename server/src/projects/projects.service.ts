@@ -2,6 +2,7 @@ import { Injectable } from '@nestjs/common'
 import {
   drawLayer,
   editSchema,
+  notes,
   readDesign,
   resolveInstances,
   writeDesign,
@@ -135,15 +136,7 @@ export class ProjectsService {
     const parsed = editSchema.safeParse(edit)
     if (!parsed.success) {
       const issue = parsed.error.issues[0]
-      throw badInput([
-        {
-          code: 'edits/invalid',
-          severity: 'error',
-          message: `The edit cannot be accepted: ${issue?.path.join('.') ?? ''} ${issue?.message ?? ''}.`,
-          where: {},
-          help: 'See the list of edits in docs/ARCHITECTURE.md.',
-        },
-      ])
+      throw badInput([notes.editInvalid(issue?.path.join('.') ?? '', issue?.message ?? '')])
     }
     const saved = await this.repository.inTransaction(async (manager) => {
       const document = JSON.stringify(parsed.data)

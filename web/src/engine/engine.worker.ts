@@ -30,6 +30,7 @@ const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
   const marked = convert(design(), edits, { target, select, marks: true })
   if (!delivered.ok || !marked.ok) {
     return {
+      target,
       files: [],
       pages: {},
       notes: delivered.notes,
@@ -43,6 +44,7 @@ const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
     ? [{ path: compiledPath, content: { kind: 'text', text: css }, spans: [] }]
     : []
   return {
+    target,
     files: [...delivered.value.files, ...sheet],
     pages: delivered.value.pages,
     notes: delivered.notes,

@@ -41,6 +41,8 @@ export type Drawn = {
 }
 
 export type Converted = {
+  /** What it was converted to, which may no longer be what is set. */
+  readonly target: TargetId
   readonly files: readonly EmittedFile[]
   readonly pages: Emitted['pages']
   readonly notes: readonly Note[]

@@ -118,7 +118,6 @@ export const html: Target = {
       ],
       styles: { source, classes: [...styling.classes], compiledPath: 'styles.css' },
       pages: Object.fromEntries([...paths].map(([key, path]) => [key, { path, route: path }])),
-      notes: [],
     }
   },
 }

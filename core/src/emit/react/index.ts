@@ -182,7 +182,6 @@ export const react: Target = {
           { path: `src/screens/${component}.tsx`, route },
         ]),
       ),
-      notes: [],
     }
   },
 }

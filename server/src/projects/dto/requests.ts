@@ -1,7 +1,6 @@
 import { ApiProperty } from '@nestjs/swagger'
 import {
   IsArray,
-  IsBoolean,
   IsIn,
   IsNotEmpty,
   IsObject,
@@ -56,9 +55,4 @@ export class SettingsDto {
   @ApiProperty({ enum: ['tailwind'] })
   @IsIn(['tailwind'])
   styling: string
-
-  @ApiProperty({ required: false, description: 'Show notes of the kind "info" in the list' })
-  @IsOptional()
-  @IsBoolean()
-  showInfo?: boolean
 }

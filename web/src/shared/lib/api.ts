@@ -11,7 +11,6 @@ export type Project = {
 export type Settings = {
   readonly target: TargetId
   readonly styling: 'tailwind'
-  readonly showInfo?: boolean
 }
 export type StoredEdit = { readonly id: number; readonly edit: Edit }
 export type ProjectDetail = Project & {

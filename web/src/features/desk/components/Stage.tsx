@@ -41,14 +41,13 @@ type Props = { readonly view: StageView; readonly zoom: number | 'fit'; readonly
 export const Stage = ({ view, zoom, picks }: Props) => {
   const drawn = useDesk((s) => s.drawn)
   const converted = useDesk((s) => s.converted)
-  const target = useDesk((s) => s.settings.target)
   const screenKey = useDesk((s) => s.screen)
   const scope = useDesk((s) => s.scope)
   const lane = useWidth()
   const screen = drawn?.screens.find((s) => s.key === screenKey)
   const parts = scope.kind === 'layers' ? scope.keys : []
   const page = converted && findPage(converted.pages, screenKey, parts)
-  const html = usePreview(converted, target, page)
+  const html = usePreview(converted, page)
   const part = drawn?.layers.find((l) => l.key === page)
   const natural = part?.box ?? { width: screen?.width ?? 1280, height: screen?.height ?? 800 }
   const [width, setWidth] = useState<number>()

@@ -110,6 +110,7 @@ describe('threads', () => {
 
 describe('previews', () => {
   const converted = (files: EmittedFile[]) => ({
+    target: 'html' as const,
     files,
     pages: { home: { path: 'index.html', route: '/' } },
     notes: [],

@@ -8,11 +8,10 @@ type Bundled = { readonly of: Converted; readonly bundle: Bundle }
 /** The page to run for a result: at once for HTML, after bundling for React. */
 export const usePreview = (
   converted: Converted | undefined,
-  target: string,
   page: string | undefined,
 ): string | undefined => {
   const [bundled, setBundled] = useState<Bundled>()
-  const isReact = target === 'react'
+  const isReact = converted?.target === 'react'
 
   useEffect(() => {
     if (!isReact || !converted || converted.files.length === 0) return
