@@ -42,5 +42,5 @@ export const drawScreens = (design: Design, edits: readonly Edit[]): Drawn => {
     height: screen.box.height,
     svg: drawLayer(screen, { assets: edited.design.assets, idPrefix: `s${i}-` }),
   }))
-  return { screens, layers, notes: edited.notes }
+  return { screens, layers }
 }

@@ -37,7 +37,6 @@ export type ScreenDrawing = {
 export type Drawn = {
   readonly screens: readonly ScreenDrawing[]
   readonly layers: readonly LayerRow[]
-  readonly notes: readonly Note[]
 }
 
 export type Converted = {
