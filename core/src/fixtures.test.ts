@@ -41,7 +41,7 @@ const findCases = (folder: string): string[] => {
 
 /** Files that are the same whatever is converted. */
 const CONSTANT =
-  /^(package\.json|tsconfig\.json|vite\.config\.ts|README\.md|\.prettier.*|src\/main\.tsx)$/
+  /^(html|react)\/(package\.json|tsconfig\.json|vite\.config\.ts|README\.md|\.prettier.*|src\/main\.tsx)$|^react\/index\.html$/
 
 const PARSERS: Readonly<Record<string, string>> = {
   css: 'css',
@@ -76,7 +76,7 @@ const buildActual = (folder: string): Map<string, string> => {
   const actual = new Map<string, string>()
   for (const { target, value } of results) {
     for (const { path, content } of value.files) {
-      if (CONSTANT.test(path) || content.kind !== 'text') continue
+      if (CONSTANT.test(`${target}/${path}`) || content.kind !== 'text') continue
       actual.set(join(target, path), content.text)
     }
   }
