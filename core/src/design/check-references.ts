@@ -1,7 +1,7 @@
 import { notes } from '../notes/catalogue.js'
 import type { Note } from '../notes/note.js'
 import type { Design } from './design.js'
-import { childrenOf, type Layer } from './layer.js'
+import { childrenOf, type InstanceLayer, type Layer } from './layer.js'
 import { findNearestName } from './nearest-name.js'
 
 /** Images a layer shows, by asset name, with the field that says so. */
@@ -10,6 +10,12 @@ const assetsOf = (layer: Layer): [string, string][] => {
   if (layer.type === 'image') found.push(['asset', layer.asset])
   if ('fills' in layer) {
     layer.fills.forEach((p, i) => p.kind === 'image' && found.push([`fills[${i}].asset`, p.asset]))
+  }
+  if ('strokes' in layer) {
+    layer.strokes.forEach(
+      ({ paint }, i) =>
+        paint.kind === 'image' && found.push([`strokes[${i}].paint.asset`, paint.asset]),
+    )
   }
   return found
 }
@@ -37,10 +43,24 @@ const findCycle = (
   return undefined
 }
 
-const instancesIn = (layers: readonly Layer[]): string[] =>
-  layers.flatMap((layer) =>
-    layer.type === 'instance' ? [layer.component] : instancesIn(childrenOf(layer)),
-  )
+const instancesIn = (layers: readonly Layer[]): InstanceLayer[] =>
+  layers.flatMap((layer) => (layer.type === 'instance' ? [layer] : instancesIn(childrenOf(layer))))
+
+/** `set.property` → the sets that property can put in: its default, and what any instance gives it. */
+const findSwaps = (design: Design): Map<string, Set<string>> => {
+  const swaps = new Map<string, Set<string>>()
+  for (const { key, properties } of design.components) {
+    for (const p of properties)
+      if (p.kind === 'swap') swaps.set(`${key}.${p.name}`, new Set([p.default]))
+  }
+  const drawn = design.components.flatMap((set) => set.variants)
+  for (const { component, props } of instancesIn([...design.screens, ...drawn])) {
+    for (const [name, value] of Object.entries(props)) {
+      if (typeof value === 'string') swaps.get(`${component}.${name}`)?.add(value)
+    }
+  }
+  return swaps
+}
 
 const aliasesOf = (values: Readonly<Record<string, unknown>>): string[] =>
   Object.values(values).flatMap((value) =>
@@ -87,9 +107,18 @@ export const checkReferences = (design: Design, file: string): Note[] => {
   design.tokens.forEach((token, i) =>
     aliasesOf(token.values).forEach((name) => needToken(name, `tokens[${i}].values`)),
   )
+  const swaps = findSwaps(design)
+  for (const [property, names] of swaps) {
+    for (const name of names) needSet(name, `components["${property}"]`)
+  }
   if (found.length > 0) return found
 
-  const componentCycle = findCycle(sets.keys(), (key) => instancesIn(sets.get(key)!.variants))
+  const componentCycle = findCycle(sets.keys(), (key) =>
+    instancesIn(sets.get(key)!.variants).flatMap(({ component, bind }) => [
+      component,
+      ...(bind?.swap === undefined ? [] : (swaps.get(`${key}.${bind.swap}`) ?? [])),
+    ]),
+  )
   if (componentCycle) found.push(notes.cycle(file, 'components', 'component', componentCycle))
   const aliasCycle = findCycle(tokens.keys(), (name) => aliasesOf(tokens.get(name)!.values))
   if (aliasCycle) found.push(notes.cycle(file, 'tokens', 'alias', aliasCycle))

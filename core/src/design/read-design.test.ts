@@ -129,6 +129,36 @@ describe('readDesign', () => {
     ).toEqual([{ code: 'design/cycle', path: 'tokens' }])
   })
 
+  test('finds swaps that lead nowhere, or round in a circle', () => {
+    const slot = (given: string) => ({
+      components: [
+        {
+          key: 'Slot',
+          name: 'Slot',
+          properties: [{ kind: 'swap', name: 'Icon', default: 'Dot' }],
+          variants: [
+            layer('component', 'slot', {
+              children: [layer('instance', 'inner', { component: 'Dot', bind: { swap: 'Icon' } })],
+            }),
+          ],
+        },
+        { key: 'Dot', name: 'Dot', variants: [layer('component', 'dot')] },
+      ],
+      screens: [
+        frame('home', [layer('instance', 'use', { component: 'Slot', props: { Icon: given } })]),
+      ],
+    })
+    const check = (given: string) => {
+      const { screens, components } = slot(given)
+      return errors(document(screens, { components }))
+    }
+    expect(check('Dot')).toEqual([])
+    expect(check('Dott')).toEqual([
+      { code: 'design/unknown-reference', path: 'components["Slot.Icon"]' },
+    ])
+    expect(check('Slot')).toEqual([{ code: 'design/cycle', path: 'components' }])
+  })
+
   test('refuses nesting that would exhaust the stack', () => {
     let deep = layer('rectangle', 'last')
     for (let i = 0; i < MAX_DEPTH * 40; i++) deep = frame(`f${i}`, [deep])

@@ -1,12 +1,11 @@
 import type { Asset, Design } from '../design/design.js'
-import type { Layer } from '../design/layer.js'
-import { isContainer } from '../design/layer.js'
 import { readDesign } from '../design/read-design.js'
 import { notes } from '../notes/catalogue.js'
 import { failed, type Note, type Outcome } from '../notes/note.js'
 import { createTableMeasure, type TextMeasure } from '../text/measure.js'
 import { mimeOfName } from './assets.js'
 import { encodeBase64 } from './base64.js'
+import { findConflicts, joinDesigns, prefixNames } from './join-designs.js'
 import { readSvg } from './svg/index.js'
 
 /** Largest file that is read. Above it a message is kinder than a frozen page. */
@@ -61,72 +60,6 @@ const readOne = (
   return failed([notes.unknownFormat(file)])
 }
 
-const renameKeys = (layer: Layer, rename: (key: string) => string): Layer => {
-  const link =
-    layer.link?.kind === 'screen'
-      ? { link: { ...layer.link, screen: rename(layer.link.screen) } }
-      : {}
-  const asset = 'asset' in layer ? { asset: rename(layer.asset) } : {}
-  const component = layer.type === 'instance' ? { component: rename(layer.component) } : {}
-  const fills =
-    'fills' in layer
-      ? {
-          fills: layer.fills.map((p) =>
-            p.kind === 'image' ? { ...p, asset: rename(p.asset) } : p,
-          ),
-        }
-      : {}
-  const children = isContainer(layer)
-    ? { children: layer.children.map((c) => renameKeys(c, rename)) }
-    : {}
-  return {
-    ...layer,
-    key: rename(layer.key),
-    ...link,
-    ...asset,
-    ...component,
-    ...fills,
-    ...children,
-  } as Layer
-}
-
-/** Keys, assets and components of a design made different from those of the designs before it. */
-const prefixNames = (design: Design, prefix: string): Design => {
-  const rename = (name: string): string => `${prefix}/${name}`
-  return {
-    ...design,
-    screens: design.screens.map((s) => renameKeys(s, rename) as Design['screens'][number]),
-    components: design.components.map((set) => ({
-      ...set,
-      key: rename(set.key),
-      variants: set.variants.map((v) => renameKeys(v, rename) as typeof v),
-    })),
-    assets: Object.fromEntries(Object.entries(design.assets).map(([id, a]) => [rename(id), a])),
-  }
-}
-
-/** Two designs as one; tokens both have are kept once. */
-const joinTwo = (all: Design, next: Design): Design => {
-  const known = new Set(all.tokens.map((token) => token.name))
-  return {
-    ...all,
-    modes: [...new Set([...all.modes, ...next.modes])],
-    tokens: [...all.tokens, ...next.tokens.filter((token) => !known.has(token.name))],
-    components: [...all.components, ...next.components],
-    assets: { ...all.assets, ...next.assets },
-    screens: [...all.screens, ...next.screens],
-  }
-}
-
-/** Tokens of `next` that `all` has with another value. */
-const findConflicts = (all: Design, next: Design): string[] => {
-  const known = new Map(all.tokens.map((token) => [token.name, JSON.stringify(token.values)]))
-  return next.tokens.flatMap(({ name, values }) => {
-    const before = known.get(name)
-    return before !== undefined && before !== JSON.stringify(values) ? [name] : []
-  })
-}
-
 /**
  * Takes files (designs, and pictures they refer to), returns one design with all their screens, in the
  * order given, and notes on what could not be read. Never runs, fetches or guesses anything.
@@ -159,7 +92,7 @@ export const readFiles = (
     for (const token of findConflicts(design, outcome.value)) {
       found.push(notes.tokenConflict(baseName(input.name), token))
     }
-    design = joinTwo(design, prefixNames(outcome.value, String(count)))
+    design = joinDesigns(design, prefixNames(outcome.value, String(count)))
   }
   return { design, notes: found }
 }

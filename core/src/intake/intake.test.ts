@@ -1,4 +1,5 @@
 import { bytes, document, frame, layer, readSvgText } from '../testing/design.js'
+import { readDesign } from '../design/read-design.js'
 import { MAX_FILE_BYTES, readFiles } from './index.js'
 
 const codes = (name: string, content: Uint8Array | string) => {
@@ -74,6 +75,49 @@ test('screens of several files keep keys of their own', () => {
     ['home', 'r'],
     ['2/home', '2/r'],
   ])
+})
+
+test('everything in a second file that names something else still does', () => {
+  const file = document(
+    [
+      frame('home', [
+        layer('instance', 'use', {
+          component: 'Slot',
+          props: { Icon: 'Dot', Label: 'Dot' },
+          boxes: { inner: { x: 1, y: 2, width: 3, height: 4 } },
+        }),
+        layer('rectangle', 'r', { strokes: [{ paint: { kind: 'image', asset: 'sea' } }] }),
+      ]),
+    ],
+    {
+      assets: { sea: { name: 'sea.png', mime: 'image/png', data: '' } },
+      components: [
+        {
+          key: 'Slot',
+          name: 'Slot',
+          properties: [
+            { kind: 'swap', name: 'Icon', default: 'Dot' },
+            { kind: 'text', name: 'Label', default: 'x' },
+          ],
+          variants: [
+            layer('component', 'slot', {
+              children: [layer('instance', 'inner', { component: 'Dot', bind: { swap: 'Icon' } })],
+            }),
+          ],
+        },
+        { key: 'Dot', name: 'Dot', variants: [layer('component', 'dot')] },
+      ],
+    },
+  )
+  const content = bytes(JSON.stringify(file))
+  const { design } = readFiles(['a.json', 'b.json'].map((name) => ({ name, bytes: content })))
+  const second = design!.screens[1]!
+  expect(second.children).toMatchObject([
+    { component: '2/Slot', props: { Icon: '2/Dot', Label: 'Dot' }, boxes: { '2/inner': { x: 1 } } },
+    { strokes: [{ paint: { asset: '2/sea' } }] },
+  ])
+  expect(design!.components[2]!.properties[0]).toMatchObject({ default: '2/Dot' })
+  expect(readDesign(JSON.parse(JSON.stringify(design))).notes).toEqual([])
 })
 
 test('a token that two files give different values is kept as the first has it, and noted', () => {
