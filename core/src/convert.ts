@@ -10,7 +10,7 @@ import type { Emitted } from './emit/target.js'
 import { notes } from './notes/catalogue.js'
 import { failed, type Outcome } from './notes/note.js'
 import { createTableMeasure } from './text/measure.js'
-import { buildUi } from './ui/index.js'
+import { buildUi, type UiProject } from './ui/index.js'
 
 export type Settings = {
   readonly target: TargetId
@@ -54,6 +54,20 @@ const selectRoots = (
   return { ok: true, value: roots, notes: [] }
 }
 
+/** What is converted, up to the point where targets differ. */
+export const prepare = (
+  design: Design,
+  edits: readonly Edit[],
+  select: readonly string[] = [],
+): Outcome<UiProject> => {
+  const edited = applyEdits(design, edits)
+  const roots = selectRoots(resolveInstances(edited.design), select)
+  if (!roots.ok) return roots
+  if (roots.value.length === 0) return failed([...edited.notes, notes.nothingVisible()])
+  const project = buildUi(edited.design, roots.value, createTableMeasure())
+  return { ok: true, value: project, notes: [...edited.notes, ...project.notes] }
+}
+
 /**
  * The whole of Unimorph as one function: a checked design and a list of edits in, files out.
  * Deterministic and without I/O: the same input gives the same bytes, in a worker, in Node, in a test.
@@ -61,14 +75,9 @@ const selectRoots = (
 export const convert = (
   design: Design,
   edits: readonly Edit[],
-  settings: Settings,
+  { target, select, marks = false }: Settings,
 ): Outcome<Emitted> => {
-  const edited = applyEdits(design, edits)
-  const screens = resolveInstances(edited.design)
-  const roots = selectRoots(screens, settings.select ?? [])
-  if (!roots.ok) return roots
-  if (roots.value.length === 0) return failed([...edited.notes, notes.nothingVisible()])
-  const project = buildUi(edited.design, roots.value, createTableMeasure())
-  const emitted = TARGETS[settings.target].emit(project, { marks: settings.marks ?? false })
-  return { ok: true, value: emitted, notes: [...edited.notes, ...project.notes] }
+  const project = prepare(design, edits, select)
+  if (!project.ok) return project
+  return { ...project, value: TARGETS[target].emit(project.value, { marks }) }
 }

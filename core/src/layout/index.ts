@@ -1,7 +1,7 @@
 import type { Layer } from '../design/layer.js'
 import { childrenOf } from '../design/layer.js'
 import type { AutoLayout } from '../design/layout.js'
-import { isGraphic } from './is-graphic.js'
+import { findGraphics } from './find-graphics.js'
 
 /** How a container arranges what is in it: by its stated auto layout, or not at all. */
 export type Arrangement = AutoLayout | { readonly kind: 'free' }
@@ -39,28 +39,31 @@ const arrangementOf = (layer: Layer): Arrangement =>
  * Stated auto layout is taken as said; what has none is placed by coordinates. Hidden layers and groups
  * without effect are left out, their content moving up. Never changes how the design looks.
  */
-export const inferLayout = (root: Layer): LayoutNode =>
-  build(root, { kind: 'coordinates', x: 0, y: 0 })
+export const inferLayout = (root: Layer): LayoutNode => {
+  const graphics = findGraphics(root)
 
-const build = (layer: Layer, placement: Placement): LayoutNode => {
-  if (isGraphic(layer)) {
-    return { layer, placement, arrangement: { kind: 'free' }, isGraphic: true, children: [] }
+  const build = (layer: Layer, placement: Placement): LayoutNode => {
+    if (graphics.has(layer)) {
+      return { layer, placement, arrangement: { kind: 'free' }, isGraphic: true, children: [] }
+    }
+    const arrangement = arrangementOf(layer)
+    const children = childrenOf(layer).flatMap((child) => place(child, arrangement, 0, 0))
+    return { layer, placement, arrangement, isGraphic: false, children }
   }
-  const arrangement = arrangementOf(layer)
-  const children = childrenOf(layer).flatMap((child) => place(child, arrangement, 0, 0))
-  return { layer, placement, arrangement, isGraphic: false, children }
-}
 
-/** The nodes a child of a container becomes: one, none when hidden, several when a group dissolves. */
-const place = (layer: Layer, parent: Arrangement, left: number, top: number): LayoutNode[] => {
-  if (!layer.visible || layer.opacity === 0) return []
-  const x = layer.box.x + left
-  const y = layer.box.y + top
-  if (parent.kind !== 'free' && layer.flow === 'in') {
-    return [build(layer, { kind: 'flow', parent: parent.kind })]
+  /** The nodes a child of a container becomes: one, none when hidden, several when a group dissolves. */
+  const place = (layer: Layer, parent: Arrangement, left: number, top: number): LayoutNode[] => {
+    if (!layer.visible || layer.opacity === 0) return []
+    const x = layer.box.x + left
+    const y = layer.box.y + top
+    if (parent.kind !== 'free' && layer.flow === 'in') {
+      return [build(layer, { kind: 'flow', parent: parent.kind })]
+    }
+    if (isTransparent(layer) && !graphics.has(layer)) {
+      return childrenOf(layer).flatMap((child) => place(child, { kind: 'free' }, x, y))
+    }
+    return [build(layer, { kind: 'coordinates', x, y })]
   }
-  if (isTransparent(layer) && !isGraphic(layer)) {
-    return childrenOf(layer).flatMap((child) => place(child, { kind: 'free' }, x, y))
-  }
-  return [build(layer, { kind: 'coordinates', x, y })]
+
+  return build(root, { kind: 'coordinates', x: 0, y: 0 })
 }

@@ -2,10 +2,11 @@ import { strToU8, zipSync, type Zippable } from 'fflate'
 import tailwind from 'tailwindcss/index.css?raw'
 import {
   compileStyles,
-  convert,
   decodeBase64,
+  prepare,
   readDesign,
   readFiles,
+  TARGETS,
   type Design,
   type Emitted,
   type EmittedFile,
@@ -26,29 +27,30 @@ const compile = ({ styles }: Emitted): Promise<string> =>
 const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
   const started = performance.now()
   const { edits, target, select } = request
-  const delivered = convert(design(), edits, { target, select })
-  const marked = convert(design(), edits, { target, select, marks: true })
-  if (!delivered.ok || !marked.ok) {
+  const project = prepare(design(), edits, select)
+  if (!project.ok) {
     return {
       target,
       files: [],
       pages: {},
-      notes: delivered.notes,
+      notes: project.notes,
       preview: { files: [], css: '' },
       elapsedMs: 0,
     }
   }
-  const css = await compile(delivered.value)
-  const { compiledPath } = delivered.value.styles
+  const delivered = TARGETS[target].emit(project.value, { marks: false })
+  const marked = TARGETS[target].emit(project.value, { marks: true })
+  const css = await compile(delivered)
+  const { compiledPath } = delivered.styles
   const sheet: EmittedFile[] = compiledPath
     ? [{ path: compiledPath, content: { kind: 'text', text: css }, spans: [] }]
     : []
   return {
     target,
-    files: [...delivered.value.files, ...sheet],
-    pages: delivered.value.pages,
-    notes: delivered.notes,
-    preview: { files: marked.value.files, css },
+    files: [...delivered.files, ...sheet],
+    pages: delivered.pages,
+    notes: project.notes,
+    preview: { files: marked.files, css },
     elapsedMs: performance.now() - started,
   }
 }

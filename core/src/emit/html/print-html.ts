@@ -21,6 +21,7 @@ import {
   borrowsParentOpeningEnd,
   borrowsPrevClosingEnd,
   isVoid,
+  lendsClosingEnd,
   toHtmlNode,
   type HtmlNode,
 } from './white-space.js'
@@ -84,10 +85,7 @@ const printClosingTag = (node: HtmlNode): Doc => {
     isVoid(node) || (last && borrowsParentClosingStart(last))
       ? ''
       : closingPrefix(node) + closingStart(node)
-  const isEndBorrowed = node.next
-    ? borrowsPrevClosingEnd(node.next)
-    : node.parent !== undefined && borrowsLastChildClosingEnd(node.parent)
-  const end = isEndBorrowed ? '' : closingEndMarker(node) + closingSuffix(node)
+  const end = lendsClosingEnd(node) ? '' : closingEndMarker(node) + closingSuffix(node)
   return start + end
 }
 
@@ -187,9 +185,7 @@ const printElement = (node: HtmlNode): Doc => {
     (!last.trailingIsSensitive || last.hasTrailingSpaces)
   const mustBreak = ALWAYS_BROKEN.has(node.tag) || onlyChildOnOwnLine
   const before: Doc = first.hasLeadingSpaces && first.leadingIsSensitive ? line : softline
-  const endIsBorrowed = node.next
-    ? borrowsPrevClosingEnd(node.next)
-    : node.parent !== undefined && borrowsLastChildClosingEnd(node.parent)
+  const endIsBorrowed = lendsClosingEnd(node)
   const hasSpaceAtEnd = last.hasTrailingSpaces && last.trailingIsSensitive
   const after: Doc = endIsBorrowed ? (hasSpaceAtEnd ? ' ' : '') : hasSpaceAtEnd ? line : softline
   return group(

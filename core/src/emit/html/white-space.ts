@@ -131,3 +131,9 @@ export const borrowsParentClosingStart = (node: HtmlNode): boolean =>
   !node.hasTrailingSpaces &&
   node.trailingIsSensitive &&
   lastDescendant(node).kind === 'text'
+
+/** Whether the end of a node's closing tag is printed by its next sibling or by its parent. */
+export const lendsClosingEnd = (node: HtmlNode): boolean =>
+  node.next
+    ? borrowsPrevClosingEnd(node.next)
+    : node.parent !== undefined && borrowsLastChildClosingEnd(node.parent)

@@ -213,15 +213,14 @@ const median = (values: readonly number[]): number =>
 
 /** The style most characters have: the layer's own; the others are runs that differ. */
 const findBaseStyle = (placed: readonly Placed[]): TextStyle => {
-  let best = placed[0]!.style
-  let most = -1
-  for (const { style } of placed) {
-    const count = placed
-      .filter((p) => isSameStyle(p.style, style))
-      .reduce((n, p) => n + p.text.length, 0)
-    if (count > most) [best, most] = [style, count]
+  const counts = new Map<string, { readonly style: TextStyle; characters: number }>()
+  for (const { style, text } of placed) {
+    const key = JSON.stringify(style)
+    const count = counts.get(key) ?? { style, characters: 0 }
+    count.characters += text.length
+    counts.set(key, count)
   }
-  return best
+  return [...counts.values()].reduce((a, b) => (b.characters > a.characters ? b : a)).style
 }
 
 /** Reads a `<text>` element as one text; undefined when it holds no visible character. */

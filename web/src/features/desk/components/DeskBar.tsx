@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { TARGETS, type TargetId } from '@unimorph/core'
+import { TARGETS, toKebab, type TargetId } from '@unimorph/core'
 import { messageOf } from '../../../shared/lib/api'
 import { showProblem } from '../../../shared/lib/toast-store'
 import { Button } from '../../../shared/ui/Button'
@@ -25,12 +25,7 @@ const saveAs = (bytes: Uint8Array, name: string): void => {
 }
 
 const fileName = (project: string, target: string): string =>
-  `${
-    project
-      .toLowerCase()
-      .replace(/[^a-z0-9]+/g, '-')
-      .replace(/^-|-$/g, '') || 'project'
-  }-${target}.zip`
+  `${toKebab(project, 'project')}-${target}.zip`
 
 type ScopeKind = Scope['kind']
 

@@ -1,0 +1,40 @@
+import { childrenOf, type Layer } from '../design/layer.js'
+
+const isUpright = (layer: Layer & { type: 'line' }): boolean =>
+  layer.from.x === layer.to.x || layer.from.y === layer.to.y
+
+/** A layer whose drawing no styled box can give: a path, or a slanted or dashed line. */
+const needsDrawing = (layer: Layer): boolean =>
+  layer.type === 'path' ||
+  (layer.type === 'line' && (!isUpright(layer) || layer.strokes.some((s) => s.dash.length > 0)))
+
+const VECTORS: ReadonlySet<Layer['type']> = new Set([
+  'ellipse',
+  'group',
+  'line',
+  'path',
+  'rectangle',
+])
+
+/**
+ * The layers in a tree that are one graphic each: a path, or a group of nothing but vectors of which at
+ * least one is a path. Such a layer is delivered as one SVG file. Looks at every layer once.
+ */
+export const findGraphics = (root: Layer): ReadonlySet<Layer> => {
+  const graphics = new Set<Layer>()
+  const visit = (layer: Layer): { readonly isVector: boolean; readonly hasDrawing: boolean } => {
+    let isVector = VECTORS.has(layer.type)
+    let hasDrawing = needsDrawing(layer)
+    for (const child of childrenOf(layer)) {
+      const inside = visit(child)
+      if (!child.visible) continue
+      isVector &&= inside.isVector
+      hasDrawing ||= inside.hasDrawing
+    }
+    const isOne = layer.type === 'group' ? isVector && hasDrawing : needsDrawing(layer)
+    if (isOne) graphics.add(layer)
+    return { isVector, hasDrawing }
+  }
+  visit(root)
+  return graphics
+}
