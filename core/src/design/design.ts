@@ -1,10 +1,12 @@
 import { z } from 'zod'
 import { propertySchema } from './component.js'
+import { lengthPx } from './geometry.js'
+import { colorSchema } from './paint.js'
 import { componentSchema, frameSchema } from './layer.js'
 import { tokenSchema } from './token.js'
 
 /** The version of the format this code writes; older ones are migrated when read. */
-export const DESIGN_VERSION = 1
+export const DESIGN_VERSION = 2
 
 const assetSchema = z.strictObject({
   /** File name as it came in, without a folder. */
@@ -17,6 +19,12 @@ const assetSchema = z.strictObject({
     'image/avif',
     'image/svg+xml',
   ]),
+  /** Size of the picture in px, and what is known of its looks; found out when it is imported. */
+  width: lengthPx.optional(),
+  height: lengthPx.optional(),
+  transparent: z.boolean().optional(),
+  /** The colour most of it has. */
+  color: colorSchema.optional(),
   /** The bytes in base64. */
   data: z.string(),
 })

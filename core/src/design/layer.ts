@@ -129,7 +129,15 @@ const variant = z.record(z.string(), z.string()).default({})
 // A container holds layers again, and TypeScript cannot infer a type from a schema that mentions itself:
 // so its own fields are described first, and the children are added to the type and to the schema.
 const frameFields = z.strictObject({ type: z.literal('frame'), ...base, ...surface })
-const groupFields = z.strictObject({ type: z.literal('group'), ...base })
+/**
+ * `mask`: the first child is not shown but decides what is seen of the others: only what lies inside its
+ * shapes (`outline`), as much as it is opaque (`alpha`), or as much as it is light (`luminance`).
+ */
+const groupFields = z.strictObject({
+  type: z.literal('group'),
+  ...base,
+  mask: z.enum(['outline', 'alpha', 'luminance']).optional(),
+})
 /** `variant`: the values of the variant properties this one is drawn for. */
 const componentFields = z.strictObject({
   type: z.literal('component'),

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { coordinatePx, lengthPx, sidesSchema } from './geometry.js'
+import { boxSchema, coordinatePx, lengthPx, sidesSchema } from './geometry.js'
 
 /** `#rrggbb` or `#rrggbbaa`, lower case. */
 export const colorSchema = z
@@ -48,6 +48,10 @@ export const paintSchema = z.discriminatedUnion('kind', [
     centre: unitPoint,
     /** Half axes, in fractions of the box's width and height. */
     radius: unitPoint,
+    /** How far the half axes are turned, clockwise in px. */
+    rotationDeg: z.number().min(-360).max(360).default(0),
+    /** Where the first stop lies when that is not the centre. */
+    focus: unitPoint.optional(),
     stops,
     ...common,
   }),
@@ -63,6 +67,8 @@ export const paintSchema = z.discriminatedUnion('kind', [
     kind: z.literal('image'),
     asset: z.string().min(1),
     fit: z.enum(['cover', 'contain', 'fill', 'tile']).default('cover'),
+    /** Box of one tile in px from the layer's corner, for `tile`; absent: as large as the picture. */
+    tile: boxSchema.optional(),
     ...common,
   }),
 ])

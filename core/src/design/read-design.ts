@@ -3,6 +3,7 @@ import { notes } from '../notes/catalogue.js'
 import { failed, type Note, type Outcome } from '../notes/note.js'
 import { DESIGN_VERSION, designSchema, type Design } from './design.js'
 import { checkReferences } from './check-references.js'
+import { migrateDesign } from './migrations/index.js'
 
 /** Most layers a design may have, and how deep they may be nested. */
 export const MAX_LAYERS = 100_000
@@ -66,11 +67,13 @@ export const readDesign = (document: unknown, file = 'design.json'): Outcome<Des
   if (typeof version === 'number' && version > DESIGN_VERSION) {
     return failed([notes.newerVersion(file, version, DESIGN_VERSION)])
   }
-  const parsed = designSchema.safeParse(document)
+  const isOlder = Number.isInteger(version) && (version as number) >= 1
+  const current = isOlder ? migrateDesign(document, version as number) : document
+  const parsed = designSchema.safeParse(current)
   if (!parsed.success) {
     const found: Note[] = parsed.error.issues
       .slice(0, MOST_ERRORS_SHOWN)
-      .map((issue) => notes.invalid(file, formatPath(issue.path), describeIssue(issue, document)))
+      .map((issue) => notes.invalid(file, formatPath(issue.path), describeIssue(issue, current)))
     return failed(found)
   }
   const broken = checkReferences(parsed.data, file)

@@ -69,9 +69,33 @@ test('rotation, opacity, blending and shadows stand on the layer', () => {
   expect(drawn).toContain('rotate(45 50 20)')
   expect(drawn).toContain('opacity="0.5"')
   expect(drawn).toContain('mix-blend-mode:multiply')
-  expect(drawn).toContain(
-    '<feDropShadow dx="0" dy="2" stdDeviation="4" flood-color="#000000" flood-opacity="0.251"/>',
+  expect(drawn).toContain('<feOffset in="SourceAlpha" dx="0" dy="2" result="moved"/>')
+  expect(drawn).toContain('<feGaussianBlur in="moved" stdDeviation="4" result="blurred"/>')
+  expect(drawn).toContain('<feFlood flood-color="#000000" flood-opacity="0.251" result="color"/>')
+})
+
+test('the first of several shadows lies on top, inner ones over the layer', () => {
+  const shadow = (inset: boolean): Record<string, unknown> => ({
+    kind: 'shadow',
+    inset,
+    x: 0,
+    y: 2,
+    blur: 8,
+    color: '#000000',
+  })
+  const effects = [shadow(false), shadow(true), shadow(false)]
+  expect(draw(layer('rectangle', 'r', { effects }))).toContain(
+    '<feMerge><feMergeNode in="shadow2"/><feMergeNode in="shadow0"/>' +
+      '<feMergeNode in="SourceGraphic"/><feMergeNode in="shadow1"/></feMerge>',
   )
+})
+
+test('the first child of a masking group is seen only through what it lets show', () => {
+  const fills = solid('#000000')
+  const children = [layer('ellipse', 'hole', { fills }), layer('rectangle', 'r', { fills })]
+  const drawn = draw(layer('group', 'g', { mask: 'outline', children }))
+  expect(drawn).toMatch(/<mask id="d\d+"[^>]*style="mask-type:alpha"><g><ellipse/)
+  expect(drawn).toMatch(/<g mask="url\(#d\d+\)"><g><rect/)
 })
 
 test('a clipping frame cuts its children, and a picture with a radius is round', () => {

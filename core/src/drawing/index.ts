@@ -1,11 +1,13 @@
 import { splitColor } from '../design/color.js'
 import type { Asset } from '../design/design.js'
 import { resolveCorners, resolveSides, type Box, type Corners } from '../design/geometry.js'
-import type { Layer, TextLayer } from '../design/layer.js'
+import type { GroupLayer, Layer, TextLayer } from '../design/layer.js'
 import type { Paint, Stroke } from '../design/paint.js'
 import { applyCase, createTableMeasure, type TextMeasure } from '../text/measure.js'
 import { layOutText } from '../text/wrap.js'
-import { aspectOf, drawEffects, drawPaint, DrawingContext } from './paint.js'
+import { drawEffects } from './effects.js'
+import { drawAngular, drawBackdrop } from './html-box.js'
+import { aspectOf, drawPaint, DrawingContext } from './paint.js'
 import { element, escapeXml, formatNumber, type Attributes } from './svg-writer.js'
 
 export type DrawingOptions = {
@@ -101,8 +103,13 @@ const mapCorners = (c: Corners, change: (radius: number) => number): Corners => 
 const blendStyle = (blend: string): string | undefined =>
   blend === 'normal' ? undefined : `mix-blend-mode:${blend}`
 
-const drawFill = (pen: Pen, layer: Layer, paint: Paint): string =>
-  outlineOf(layer)
+/** Only paths need a clip for what is painted as a box; others are boxes with round corners. */
+const clipOfPath = (pen: Pen, layer: Layer): string | undefined =>
+  layer.type === 'path' ? defineClip(pen, layer) : undefined
+
+const drawFill = (pen: Pen, layer: Layer, paint: Paint): string => {
+  if (paint.kind === 'angular') return drawAngular(layer, paint, clipOfPath(pen, layer))
+  return outlineOf(layer)
     .map(({ name, attributes }) =>
       element(name, {
         ...attributes,
@@ -111,24 +118,34 @@ const drawFill = (pen: Pen, layer: Layer, paint: Paint): string =>
       }),
     )
     .join('')
+}
 
 const drawStroke = (pen: Pen, layer: Layer, stroke: Stroke): string => {
   const paint = drawPaint(pen.context, stroke.paint, layer.box, 'stroke')
   if (typeof stroke.width !== 'number') return drawSides(layer, stroke, paint)
   const isBox = layer.type !== 'path' && layer.type !== 'line'
   const share = stroke.align === 'centre' || !isBox ? 0 : stroke.align === 'inside' ? -0.5 : 0.5
+  // A path has no second path beside it: twice the width is drawn, and one half of it cut away.
+  const isHalved = layer.type === 'path' && stroke.align !== 'centre'
   const line = {
     ...paint,
     fill: 'none',
-    'stroke-width': stroke.width,
+    'stroke-width': stroke.width * (isHalved ? 2 : 1),
     'stroke-dasharray':
       stroke.dash.length > 0 ? stroke.dash.map(formatNumber).join(' ') : undefined,
     'stroke-linecap': stroke.cap === 'butt' ? undefined : stroke.cap,
     'stroke-linejoin': stroke.join === 'miter' ? undefined : stroke.join,
+    style: blendStyle(stroke.paint.blend),
   }
-  return outlineOf(layer, share * stroke.width)
+  const drawn = outlineOf(layer, share * stroke.width)
     .map(({ name, attributes }) => element(name, { ...attributes, ...line }))
     .join('')
+  if (!isHalved) return drawn
+  const half =
+    stroke.align === 'inside'
+      ? { 'clip-path': defineClip(pen, layer) }
+      : { mask: defineOutside(pen, layer, stroke.width) }
+  return element('g', half, drawn)
 }
 
 /** Borders of different width are drawn as bars along the sides. */
@@ -197,7 +214,38 @@ const defineClip = (pen: Pen, layer: Layer): string => {
   return `url(#${pen.context.define((id) => element('clipPath', { id }, outline))})`
 }
 
+/** A mask that shows what lies around a layer's outline, as far as a stroke reaches. */
+const defineOutside = (pen: Pen, layer: Layer, reach: number): string => {
+  const { width, height } = layer.box
+  const room = { x: -reach, y: -reach, width: width + 2 * reach, height: height + 2 * reach }
+  const holes = outlineOf(layer).map((o) => element(o.name, { ...o.attributes, fill: '#000' }))
+  const content = element('rect', { ...room, fill: '#fff' }) + holes.join('')
+  return `url(#${pen.context.define((id) => element('mask', { id, maskUnits: 'userSpaceOnUse', ...room }, content))})`
+}
+
+/** What the first child of a masking group lets through, for the others. */
+const defineMask = (pen: Pen, group: GroupLayer, shape: Layer): Attributes => {
+  const content = drawLayerAt(pen, shape)
+  // Opaque shapes in black let through what a white drawing of them would: their opacity.
+  const type = group.mask === 'luminance' ? undefined : 'mask-type:alpha'
+  const { x, y, width, height } = shape.box
+  const reach = Math.max(width, height)
+  const area = { x: x - reach, y: y - reach, width: width + 2 * reach, height: height + 2 * reach }
+  const id = pen.context.define((id) =>
+    element('mask', { id, maskUnits: 'userSpaceOnUse', ...area, style: type }, content),
+  )
+  return { mask: `url(#${id})` }
+}
+
+const drawGroup = (pen: Pen, group: GroupLayer): string => {
+  const [first, ...others] = group.children
+  if (!group.mask || !first) return group.children.map((c) => drawLayerAt(pen, c)).join('')
+  const shown = others.map((child) => drawLayerAt(pen, child)).join('')
+  return shown === '' ? '' : element('g', defineMask(pen, group, first), shown)
+}
+
 const drawContent = (pen: Pen, layer: Layer): string => {
+  if (layer.type === 'group') return drawGroup(pen, layer)
   const fills =
     'fills' in layer ? layer.fills.map((paint) => drawFill(pen, layer, paint)).join('') : ''
   const strokes =
@@ -218,17 +266,25 @@ const drawLayerAt = (pen: Pen, layer: Layer): string => {
     ? ` rotate(${[layer.rotationDeg, width / 2, height / 2].map(formatNumber).join(' ')})`
     : ''
   const isMoved = x !== 0 || y !== 0 || turn !== ''
-  return element(
+  const transform = isMoved ? `translate(${formatNumber(x)} ${formatNumber(y)})${turn}` : undefined
+  const drawn = element(
     'g',
     {
       'data-key': pen.keys ? layer.key : undefined,
-      transform: isMoved ? `translate(${formatNumber(x)} ${formatNumber(y)})${turn}` : undefined,
+      transform,
       opacity: layer.opacity < 1 ? layer.opacity : undefined,
-      filter: drawEffects(pen.context, layer.effects),
+      filter: drawEffects(pen.context, layer.effects, layer.box),
       style: blendStyle(layer.blend),
     },
     drawContent(pen, layer),
   )
+  const behind = layer.effects.flatMap((effect) =>
+    effect.kind === 'backdrop-blur' && effect.radius > 0
+      ? [drawBackdrop(layer, effect.radius, clipOfPath(pen, layer))]
+      : [],
+  )
+  // Inside the layer's own group there would be nothing behind it to blur.
+  return behind.length === 0 ? drawn : element('g', { transform }, behind.join('')) + drawn
 }
 
 /**

@@ -1,7 +1,7 @@
 import { splitColor } from '../design/color.js'
 import type { Asset } from '../design/design.js'
 import type { Box } from '../design/geometry.js'
-import type { Effect, GradientStop, Paint } from '../design/paint.js'
+import type { GradientStop, Paint } from '../design/paint.js'
 import { element, formatNumber } from './svg-writer.js'
 
 /** What drawing one screen collects: definitions with ids that are unique in the drawing. */
@@ -73,7 +73,18 @@ export const drawPaint = (
     case 'radial': {
       const scaleX = paint.radius.x * box.width
       const scaleY = paint.radius.y * box.height
-      const centre = [paint.centre.x * box.width, paint.centre.y * box.height].map(formatNumber)
+      const centre = { x: paint.centre.x * box.width, y: paint.centre.y * box.height }
+      const focus = paint.focus && {
+        x: paint.focus.x * box.width - centre.x,
+        y: paint.focus.y * box.height - centre.y,
+      }
+      const turn = paint.rotationDeg
+      const back = (-turn * Math.PI) / 180
+      const turned = focus && {
+        x: focus.x * Math.cos(back) - focus.y * Math.sin(back),
+        y: focus.x * Math.sin(back) + focus.y * Math.cos(back),
+      }
+      const list = (...values: number[]): string => values.map(formatNumber).join(' ')
       const id = context.define((id) =>
         element(
           'radialGradient',
@@ -83,14 +94,18 @@ export const drawPaint = (
             cx: 0,
             cy: 0,
             r: 1,
-            gradientTransform: `translate(${centre.join(' ')}) scale(${formatNumber(scaleX)} ${formatNumber(scaleY)})`,
+            fx: turned && turned.x / (scaleX || 1),
+            fy: turned && turned.y / (scaleY || 1),
+            gradientTransform:
+              `translate(${list(centre.x, centre.y)})` +
+              `${turn === 0 ? '' : ` rotate(${list(turn)})`} scale(${list(scaleX, scaleY)})`,
           },
           drawStops(paint.stops),
         ),
       )
       return { [property]: `url(#${id})`, [`${property}-opacity`]: dim }
     }
-    // SVG has no angular gradient; its first colour stands in for it.
+    // SVG has no angular gradient; boxes are drawn by CSS (see html.ts), lines in its first colour.
     case 'angular':
       return drawPaint(
         context,
@@ -101,16 +116,12 @@ export const drawPaint = (
     case 'image': {
       const href = context.imageAddress(paint.asset)
       if (!href) return { [property]: '#d9d9d9' }
+      const { x, y, width, height } = tileOf(context, paint, box)
       const id = context.define((id) =>
         element(
           'pattern',
-          { id, patternUnits: 'userSpaceOnUse', width: box.width, height: box.height },
-          element('image', {
-            href,
-            width: box.width,
-            height: box.height,
-            preserveAspectRatio: aspectOf(paint.fit),
-          }),
+          { id, patternUnits: 'userSpaceOnUse', x, y, width, height },
+          element('image', { href, width, height, preserveAspectRatio: aspectOf(paint.fit) }),
         ),
       )
       return { [property]: `url(#${id})`, [`${property}-opacity`]: dim }
@@ -122,37 +133,13 @@ export const drawPaint = (
 export const aspectOf = (fit: 'cover' | 'contain' | 'fill' | 'tile'): string =>
   fit === 'cover' ? 'xMidYMid slice' : fit === 'fill' ? 'none' : 'xMidYMid meet'
 
-/** Defines a filter for shadows and blur and returns a reference to it; undefined when there is nothing to do. */
-export const drawEffects = (
+/** Where the first picture of a fill lies: the whole box or, when it is repeated, one tile. */
+const tileOf = (
   context: DrawingContext,
-  effects: readonly Effect[],
-): string | undefined => {
-  const steps = effects.flatMap((effect) => {
-    if (effect.kind === 'blur') return element('feGaussianBlur', { stdDeviation: effect.radius })
-    if (effect.kind !== 'shadow' || effect.inset) return []
-    const { color, opacity } = splitColor(effect.color)
-    return element('feDropShadow', {
-      dx: effect.x,
-      dy: effect.y,
-      stdDeviation: effect.blur / 2,
-      'flood-color': color,
-      'flood-opacity': opacity,
-    })
-  })
-  if (steps.length === 0) return undefined
-  const id = context.define((id) =>
-    element(
-      'filter',
-      {
-        id,
-        x: '-50%',
-        y: '-50%',
-        width: '200%',
-        height: '200%',
-        'color-interpolation-filters': 'sRGB',
-      },
-      steps.join(''),
-    ),
-  )
-  return `url(#${id})`
+  paint: Extract<Paint, { kind: 'image' }>,
+  box: Box,
+): Box => {
+  if (paint.fit !== 'tile') return { x: 0, y: 0, width: box.width, height: box.height }
+  const { width = box.width, height = box.height } = context.assets[paint.asset] ?? {}
+  return paint.tile ?? { x: 0, y: 0, width, height }
 }

@@ -1,4 +1,5 @@
 import type { Asset } from '../design/design.js'
+import { readPictureSize } from './picture-size.js'
 
 /** Collects pictures, each stored once by its content. Lives for one import. */
 export class AssetStore {
@@ -14,7 +15,7 @@ export class AssetStore {
     const base = stem.replace(/[^a-zA-Z0-9_-]+/g, '-').replace(/^-+|-+$/g, '') || 'picture'
     let id = base
     for (let n = 2; id in this.assets; n++) id = `${base}-${n}`
-    this.assets[id] = asset
+    this.assets[id] = { ...asset, ...readPictureSize(asset.data) }
     this.idByData.set(asset.data, id)
     return id
   }

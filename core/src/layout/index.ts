@@ -23,6 +23,7 @@ export type LayoutNode = {
 /** A group that neither changes how its content looks nor leads anywhere is only a note to the designer. */
 const isTransparent = (layer: Layer): boolean =>
   layer.type === 'group' &&
+  layer.mask === undefined &&
   layer.opacity === 1 &&
   layer.blend === 'normal' &&
   layer.rotationDeg === 0 &&
@@ -47,7 +48,9 @@ export const inferLayout = (root: Layer): LayoutNode => {
       return { layer, placement, arrangement: { kind: 'free' }, isGraphic: true, children: [] }
     }
     const arrangement = arrangementOf(layer)
-    const children = childrenOf(layer).flatMap((child) => place(child, arrangement, 0, 0))
+    // The mask of a group is no content of it.
+    const shown = layer.type === 'group' && layer.mask ? layer.children.slice(1) : childrenOf(layer)
+    const children = shown.flatMap((child) => place(child, arrangement, 0, 0))
     return { layer, placement, arrangement, isGraphic: false, children }
   }
 

@@ -96,6 +96,18 @@ export const notes = {
       `${count === 1 ? `One <${name}> element was` : `${count} <${name}> elements were`} left out: this kind cannot be read.`,
       'Draw it with shapes, paths, text or pictures, or place it as a picture.',
     ),
+  rulesSkipped: (file: string, count: number) =>
+    note('warning', 'intake/rules-skipped')(
+      { file },
+      `${count === 1 ? 'One rule' : `${count} rules`} of the style sheets in ${quote(file)} cannot be read and had no effect.`,
+      'Compare the stage with the design; export with plain attributes if it differs.',
+    ),
+  textAsOutlines: (file: string, layer: string, count: number) =>
+    note('warning', 'intake/text-as-outlines')(
+      { file, layer },
+      `${count === 1 ? 'One drawing looks' : `${count} drawings look`} like text that was turned into outlines, the first of them ${quote(layer)}. They stay drawings.`,
+      'Export the design again with text kept as text.',
+    ),
   effectSkipped: (file: string, layer: string, what: string) =>
     note('warning', 'intake/effect-skipped')(
       { file, layer },

@@ -6,7 +6,7 @@ import type { UiAsset } from './nodes.js'
 export class AssetCollector {
   private readonly byContent = new Map<string, UiAsset>()
 
-  constructor(private readonly pictures: Readonly<Record<string, Asset>>) {}
+  constructor(readonly pictures: Readonly<Record<string, Asset>>) {}
 
   get assets(): readonly UiAsset[] {
     return [...this.byContent.values()]

@@ -3,8 +3,8 @@ import type { FrameLayer, Layer } from '../../design/layer.js'
 import { blendSchema } from '../../design/paint.js'
 import { MAX_LAYERS } from '../../design/read-design.js'
 import { nameOf, type SvgContext } from './context.js'
-import { readEffects } from './effects.js'
-import { readOpacity } from './paint.js'
+import { parseOpacity } from './color.js'
+import { readBackdrop, readEffects } from './effects.js'
 import type { Style } from './style.js'
 import type { XmlElement } from './xml.js'
 
@@ -50,26 +50,37 @@ export const createBase = (
     name: named || KIND_NAMES[kind] || kind,
     visible:
       style.display !== 'none' && style.visibility !== 'hidden' && style.visibility !== 'collapse',
-    opacity: readOpacity(style),
+    opacity: parseOpacity(style.opacity),
     blend: blend.success ? blend.data : 'normal',
     rotationDeg: 0,
-    effects: readEffects(context, key, style.filter, scale),
+    effects: [
+      ...readEffects(context, key, style.filter, scale),
+      ...readBackdrop(context, key, style['backdrop-filter'], scale),
+    ],
     sizing: { width: 'fixed', height: 'fixed' },
     flow: 'in',
   }
 }
 
-/** A frame that only clips and holds layers. */
-export const createFrame = (
-  fields: Pick<FrameLayer, 'key' | 'name' | 'box' | 'visible' | 'radius' | 'children'>,
-): FrameLayer => ({
-  type: 'frame',
+/** What every layer has, without any effect. */
+export const createPlain = (key: string, name: string): Base => ({
+  key,
+  name,
+  visible: true,
   opacity: 1,
   blend: 'normal',
   rotationDeg: 0,
   effects: [],
   sizing: { width: 'fixed', height: 'fixed' },
   flow: 'in',
+})
+
+/** A frame that only clips and holds layers. */
+export const createFrame = (
+  fields: Pick<FrameLayer, 'key' | 'name' | 'box' | 'visible' | 'radius' | 'children'>,
+): FrameLayer => ({
+  type: 'frame',
+  ...createPlain(fields.key, fields.name),
   fills: [],
   strokes: [],
   clip: true,

@@ -5,14 +5,17 @@ import type { Note } from '../../notes/note.js'
 import type { TextMeasure } from '../../text/measure.js'
 import { AssetStore } from '../assets.js'
 import type { Matrix } from './matrix.js'
-import type { Style } from './style.js'
-import { isElement, localName, type XmlElement } from './xml.js'
+import { resolveStyle, withStyledGeometry, type Style } from './style.js'
+import { StyleSheet } from './style-sheet.js'
+import { isElement, localName, textOf, type XmlElement } from './xml.js'
 
 /** What reading one file collects and looks up. Lives for one call. */
 export class SvgContext {
   readonly notes: Note[] = []
   readonly assets: AssetStore
   private readonly byId = new Map<string, XmlElement>()
+  private readonly parents = new Map<XmlElement, XmlElement>()
+  private readonly sheet = new StyleSheet()
   private readonly keys = new Map<string, number>()
   private readonly skipped = new Map<string, number>()
   layerCount = 0
@@ -24,13 +27,34 @@ export class SvgContext {
     readonly measure: TextMeasure,
   ) {
     this.assets = new AssetStore()
-    this.index(root)
+    const skipped = this.index(root)
+    if (skipped > 0) this.notes.push(notes.rulesSkipped(file, skipped))
   }
 
-  private index(element: XmlElement): void {
+  /** Finds ids and style sheets. Returns how many style rules were not understood. */
+  private index(element: XmlElement): number {
     const id = element.attributes['id']
     if (id && !this.byId.has(id)) this.byId.set(id, element)
-    for (const child of element.children) if (isElement(child)) this.index(child)
+    let skipped = localName(element.name) === 'style' ? this.sheet.add(textOf(element)) : 0
+    for (const child of element.children) {
+      if (!isElement(child)) continue
+      this.parents.set(child, element)
+      skipped += this.index(child)
+    }
+    return skipped
+  }
+
+  private readonly parentOf = (element: XmlElement): XmlElement | undefined =>
+    this.parents.get(element)
+
+  /** The style of an element below one with the style `parent`. */
+  resolveStyle(element: XmlElement, parent: Style): Style {
+    return resolveStyle(element, parent, this.sheet, this.parentOf)
+  }
+
+  /** The element with geometry that its style gives it written as attributes. */
+  withStyledGeometry(element: XmlElement): XmlElement {
+    return withStyledGeometry(element, this.sheet, this.parentOf)
   }
 
   /** The element that `url(#id)` or `#id` points to. */
@@ -67,6 +91,8 @@ export type Surroundings = {
   readonly style: Style
   /** Size of the nearest viewport in its own units, for percentages. */
   readonly viewport: { readonly width: number; readonly height: number }
+  /** Only outlines matter here, as in a `clipPath`: paint, strokes and opacity do not. */
+  readonly isOutline?: boolean
   /** Elements being expanded by `use`, to stop circles. */
   readonly expanding: readonly XmlElement[]
 }
@@ -93,15 +119,23 @@ export const slug = (text: string): string =>
 export const isDrawable = (...values: readonly number[]): boolean =>
   values.every((v) => Number.isFinite(v) && Math.abs(v) <= MAX_COORDINATE_PX)
 
-/** A layer's name: what the file calls it, with exporters' escapes and counting suffixes taken off. */
+/** `Card_x5F_big_12_` → `Card_big`: exporters' escapes decoded, counting suffixes and underscores taken off. */
+const cleanId = (id: string): string =>
+  id
+    .replace(/_x([0-9a-f]{2,4})_/gi, (_, hex: string) => `\u0000${parseInt(hex, 16)}\u0000`)
+    .replace(/(?:[_ ]+\d+)+_*$/, '')
+    .replace(/_/g, ' ')
+    .replace(/\u0000(\d+)\u0000/g, (_, code: string) => String.fromCharCode(Number(code)))
+
+/** A layer's name: its label or title if the file has one for it, else what its id says. */
 export const nameOf = (element: XmlElement): string => {
   const { attributes } = element
-  const label = Object.keys(attributes).find((a) => a.includes(':') && localName(a) === 'label')
-  const raw = attributes['data-name'] ?? (label && attributes[label]) ?? attributes['id'] ?? ''
-  return raw
-    .replace(/_x([0-9a-f]{2,4})_/gi, (_, hex: string) => String.fromCharCode(parseInt(hex, 16)))
-    .replace(/_/g, ' ')
-    .replace(/ \d+$/, '')
-    .trim()
-    .slice(0, 200)
+  const label = Object.keys(attributes).find(
+    (a) => a === 'data-name' || (a.includes(':') && /^(label|id)$/.test(localName(a))),
+  )
+  const title = element.children.find((c) => isElement(c) && localName(c.name) === 'title')
+  const given = (label && attributes[label]) || (title && isElement(title) && textOf(title))
+  const raw = given ? given.replace(/ \d+$/, '') : cleanId(attributes['id'] ?? '')
+  // What is left of an id like `_12` says nothing.
+  return /[\p{L}\p{N}]/u.test(raw) ? raw.trim().slice(0, 200) : ''
 }

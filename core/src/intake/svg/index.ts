@@ -7,9 +7,11 @@ import type { TextMeasure } from '../../text/measure.js'
 import { isDrawable, nameOf, slug, SvgContext } from './context.js'
 import { adopt, createFrame, TooManyLayers } from './base.js'
 import { readElement } from './elements.js'
-import { parseLength, resolveStyle } from './style.js'
+import { joinStrokes } from './join-strokes.js'
+import { findOutlinedText } from './outlined-text.js'
+import { parseLength } from './style.js'
 import { fitViewBox, parseViewBox } from './viewport.js'
-import { isElement, localName, parseXml, type XmlElement } from './xml.js'
+import { isElement, localName, parseXml, textOf, type XmlElement } from './xml.js'
 
 // What a browser takes for an SVG that states no size (CSS 2.1, 10.3.2).
 const DEFAULT_SIZE = { width: 300, height: 150 }
@@ -48,23 +50,20 @@ export const readSvg = (
   const context = new SvgContext(file, root, siblings, measure)
   const stem = file.replace(/\.svg$/i, '')
   const screenKey = context.createKey(slug(stem))
-  const style = resolveStyle(root, {})
+  const style = context.resolveStyle(root, {})
   const matrix = fitViewBox(viewBox, size, root.attributes['preserveAspectRatio'])
   const viewport = viewBox ? { width: viewBox[2]!, height: viewBox[3]! } : size
   const screenBox = { x: 0, y: 0, ...size }
   try {
-    const drawn = root.children.filter(isElement).flatMap((child) => {
-      return readElement(context, child, { matrix, style, viewport, expanding: [] }) ?? []
-    })
+    const around = { matrix, style, viewport, expanding: [] }
+    const drawn = joinStrokes(
+      root.children.filter(isElement).flatMap((c) => readElement(context, c, around) ?? []),
+    )
     if (drawn.length === 0) {
       return failed([...context.finishNotes(), notes.nothingDrawn(file)])
     }
     const title = root.children.filter(isElement).find((c) => localName(c.name) === 'title')
-    const titleText = title?.children
-      .filter((c) => typeof c === 'string')
-      .join('')
-      .trim()
-    const name = titleText || nameOf(root) || stem.replace(/[-_]+/g, ' ')
+    const name = (title && textOf(title)) || nameOf(root) || stem.replace(/[-_]+/g, ' ')
     const design: Design = {
       format: 'unimorph-design',
       version: DESIGN_VERSION,
@@ -84,6 +83,8 @@ export const readSvg = (
         }),
       ],
     }
+    const outlined = findOutlinedText(design.screens[0]!)
+    if (outlined[0]) context.notes.push(notes.textAsOutlines(file, outlined[0], outlined.length))
     return { ok: true, value: design, notes: context.finishNotes() }
   } catch (error) {
     if (!(error instanceof TooManyLayers)) throw error

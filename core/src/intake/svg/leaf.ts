@@ -1,11 +1,13 @@
 import { roundBox, roundPx, type Box, type Point } from '../../design/geometry.js'
 import type { Layer } from '../../design/layer.js'
+import type { Paint, Stroke } from '../../design/paint.js'
 import { notes } from '../../notes/catalogue.js'
-import type { Base } from './base.js'
+import { adopt, createPlain, type Base } from './base.js'
 import { isDrawable, type Surroundings, type SvgContext } from './context.js'
-import { readImageAsset } from './image.js'
+import { fitOf, readImageAsset, twistPicture } from './image.js'
 import { IDENTITY, placeBox, transformPoint, type Matrix, type Placement } from './matrix.js'
-import { readFills, readStrokes, type PaintedShape } from './paint.js'
+import { hrefOf, type PaintedShape } from './gradient.js'
+import { readFills, readStrokes, type CutPicture } from './paint.js'
 import { convertShapeToPath, placePath, type Shape } from './shapes.js'
 import { parseLength, type Style } from './style.js'
 import { readText } from './text.js'
@@ -13,6 +15,46 @@ import type { XmlElement } from './xml.js'
 
 const isDrawableBox = ({ x, y, width, height }: Box): boolean =>
   isDrawable(x, y, width, height) && width >= 0 && height >= 0
+
+/** The whole picture at its place, seen only inside a shape: a frame that clips where a box can, else a mask. */
+const cutPicture = (
+  context: SvgContext,
+  base: Base,
+  shape: Layer,
+  { picture, opacity }: CutPicture,
+  strokes: readonly Stroke[],
+): Layer => {
+  const whole: Layer = {
+    ...createPlain(context.createKey(`${base.key}-picture`), base.name),
+    opacity,
+    type: 'image',
+    box: roundBox(picture.box),
+    asset: picture.asset,
+    fit: picture.fit,
+    strokes: [],
+    radius: 0,
+  }
+  if (shape.type === 'rectangle' && shape.rotationDeg === 0) {
+    const { type: _type, ...rest } = shape
+    const children = adopt([whole], shape.box)
+    return { ...rest, type: 'frame', clip: true, fills: [], strokes: [...strokes], children }
+  }
+  const black = { kind: 'solid', color: '#000000', opacity: 1, blend: 'normal' } as const
+  const outline = {
+    ...shape,
+    ...createPlain(context.createKey(`${base.key}-outline`), 'Outline'),
+    rotationDeg: shape.rotationDeg,
+    fills: [black],
+    strokes: [],
+  } as Layer
+  return {
+    ...base,
+    type: 'group',
+    mask: 'outline',
+    box: shape.box,
+    children: adopt([outline, whole], shape.box),
+  }
+}
 
 /** A rectangle, ellipse, line or path; undefined when its numbers are no place or it has no extent. */
 export const readShapeLayer = (
@@ -22,33 +64,44 @@ export const readShapeLayer = (
   style: Style,
   matrix: Matrix,
 ): Layer | undefined => {
+  /** Adds the paint, which may turn a shape with a cut picture into a frame or group around it. */
+  const paint = (
+    painted: PaintedShape,
+    build: (fills: Paint[], strokes: Stroke[]) => Layer,
+  ): Layer => {
+    const { fills, cut } = readFills(context, base.key, style, painted)
+    const strokes = readStrokes(context, base.key, style, painted)
+    const layer = build(fills, strokes)
+    return cut ? cutPicture(context, base, layer, cut, strokes) : layer
+  }
   const asPath = (): Layer | undefined => {
     const d = convertShapeToPath(shape)
     const placed = placePath(d, matrix)
     const own = placed && (matrix === IDENTITY ? placed : placePath(d, IDENTITY))
     if (!placed || !own) return undefined
     if (!isDrawableBox(placed.box)) return undefined
-    const painted: PaintedShape = { own: own.box, matrix, placed: placed.box }
     const rule = style['fill-rule'] === 'evenodd' ? 'evenodd' : 'nonzero'
-    return {
+    return paint({ own: own.box, matrix, placed: placed.box }, (fills, strokes) => ({
       ...base,
       type: 'path',
       box: roundBox(placed.box),
       paths: [{ d: placed.d, rule }],
-      fills: readFills(context, base.key, style, painted),
-      strokes: readStrokes(context, base.key, style, painted),
-    }
+      fills,
+      strokes,
+    }))
   }
   if (shape.kind === 'path') return asPath()
   if (shape.kind === 'line') {
-    const placed = placePath(convertShapeToPath(shape), matrix)
-    if (!placed || !isDrawableBox(placed.box)) return undefined
+    const d = convertShapeToPath(shape)
+    const placed = placePath(d, matrix)
+    const own = placed && placePath(d, IDENTITY)
+    if (!placed || !own || !isDrawableBox(placed.box)) return undefined
     const box = roundBox(placed.box)
     const end = (x: number, y: number): Point => {
       const point = transformPoint(matrix, { x, y })
       return { x: roundPx(point.x - box.x), y: roundPx(point.y - box.y) }
     }
-    const painted: PaintedShape = { own: placed.box, matrix, placed: placed.box }
+    const painted: PaintedShape = { own: own.box, matrix, placed: placed.box }
     return {
       ...base,
       type: 'line',
@@ -64,21 +117,37 @@ export const readShapeLayer = (
   if (placement.kind === 'skewed') return asPath()
   const { box, scaleX, scaleY } = placement
   if (!isDrawableBox(box)) return undefined
-  const painted: PaintedShape = { own: shape.box, matrix, placed: box }
-  const common = {
-    ...base,
-    box: roundBox(box),
-    rotationDeg: placement.kind === 'rotated' ? placement.rotationDeg : 0,
-    fills: readFills(context, base.key, style, painted),
-    strokes: readStrokes(context, base.key, style, painted),
-  }
-  if (shape.kind === 'ellipse') return { ...common, type: 'ellipse' }
-  const radius = Math.min(
-    Math.max(shape.rx * scaleX, shape.ry * scaleY) || 0,
-    box.width / 2,
-    box.height / 2,
-  )
-  return { ...common, type: 'rectangle', radius: roundPx(Math.max(0, radius)) }
+  // An upright rectangle whose corners are no quarter circles is drawn by a path.
+  const [rx, ry] =
+    shape.kind === 'rectangle'
+      ? [
+          Math.min(shape.rx || 0, shape.box.width / 2) * scaleX,
+          Math.min(shape.ry || 0, shape.box.height / 2) * scaleY,
+        ]
+      : [0, 0]
+  if (rx > 0 && ry > 0 && Math.abs(rx - ry) > 0.05) return asPath()
+  // A turned layer keeps its paint as it was before turning.
+  const upright: Matrix =
+    placement.kind === 'aligned'
+      ? matrix
+      : [scaleX, 0, 0, scaleY, box.x - shape.box.x * scaleX, box.y - shape.box.y * scaleY]
+  return paint({ own: shape.box, matrix: upright, placed: box }, (fills, strokes) => {
+    const common = {
+      ...base,
+      box: roundBox(box),
+      rotationDeg: placement.kind === 'rotated' ? placement.rotationDeg : 0,
+      strokes,
+    }
+    if (shape.kind === 'ellipse') return { ...common, type: 'ellipse', fills }
+    const radius = rx > 0 && ry > 0 ? roundPx(Math.min(rx, ry)) : 0
+    const only = fills[0]
+    if (only?.kind === 'image' && only.fit !== 'tile') {
+      const { asset, fit } = only
+      const opacity = common.opacity * only.opacity
+      return { ...common, opacity, type: 'image', asset, fit, radius }
+    }
+    return { ...common, type: 'rectangle', fills, radius }
+  })
 }
 
 const noteMirror = (context: SvgContext, base: Base, placement: Placement): void => {
@@ -138,6 +207,30 @@ export const readTextLayer = (
   }
 }
 
+const GREY = { kind: 'solid', color: '#d9d9d9', opacity: 1, blend: 'normal' } as const
+
+/** The area an `<image>` takes; a side it does not state follows from the picture's own size. */
+const areaOf = (
+  { attributes }: XmlElement,
+  viewport: Surroundings['viewport'],
+  natural: { readonly width?: number | undefined; readonly height?: number | undefined } = {},
+): Box => {
+  const number = (name: string, whole: number): number =>
+    parseLength(attributes[name] ?? '0', whole)
+  const stated = (name: 'width' | 'height'): number | undefined => {
+    const value = attributes[name]
+    return value === undefined || value === 'auto' ? undefined : parseLength(value, viewport[name])
+  }
+  const ratio = natural.width && natural.height ? natural.width / natural.height : undefined
+  const [width, height] = [stated('width'), stated('height')]
+  return {
+    x: number('x', viewport.width),
+    y: number('y', viewport.height),
+    width: width ?? (height !== undefined && ratio ? height * ratio : (natural.width ?? 0)),
+    height: height ?? (width !== undefined && ratio ? width / ratio : (natural.height ?? 0)),
+  }
+}
+
 /** A picture, or a grey box in the place of one that did not come along. */
 export const readImageLayer = (
   context: SvgContext,
@@ -146,48 +239,32 @@ export const readImageLayer = (
   around: Surroundings,
   matrix: Matrix,
 ): Layer | undefined => {
-  const { attributes } = element
-  const { viewport } = around
-  const number = (name: string, whole: number): number =>
-    parseLength(attributes[name] ?? '0', whole)
-  const own = {
-    x: number('x', viewport.width),
-    y: number('y', viewport.height),
-    width: number('width', viewport.width),
-    height: number('height', viewport.height),
-  }
+  const name = base.name === 'Picture' ? '' : base.name
+  const asset = readImageAsset(context, base.key, name, hrefOf(element))
+  const stored = asset === undefined ? undefined : context.assets.assets[asset]
+  const own = areaOf(element, around.viewport, stored)
   const placement = placeBox(matrix, own)
+  const stretch = placement.kind === 'skewed' ? { scaleX: 1, scaleY: 1 } : placement
+  const fit = fitOf(element, own, stretch, stored)
+  const isTwisted =
+    placement.kind === 'skewed' || (placement.kind === 'aligned' && placement.isMirrored)
+  if (isTwisted && stored) {
+    // No box can mirror or skew a picture, but a drawing around it can.
+    const twisted = twistPicture(stored, own, fit, matrix)
+    if (!isDrawableBox(twisted.box)) return undefined
+    const { box } = twisted
+    const image = context.assets.add(twisted.asset)
+    return { ...base, type: 'image', box, asset: image, fit: 'fill', strokes: [], radius: 0 }
+  }
   if (placement.kind === 'skewed') {
     context.notes.push(notes.effectSkipped(context.file, base.key, 'skew of a picture'))
     return undefined
   }
-  noteMirror(context, base, placement)
   const { box } = placement
   if (!isDrawableBox(box)) return undefined
-  const href = attributes['href'] ?? attributes['xlink:href']
-  const asset = readImageAsset(context, base.key, base.name === 'Picture' ? '' : base.name, href)
-  const ratio = attributes['preserveAspectRatio'] ?? 'xMidYMid meet'
   const rotationDeg = placement.kind === 'rotated' ? placement.rotationDeg : 0
-  if (asset === undefined) {
-    const grey = { kind: 'solid', color: '#d9d9d9', opacity: 1, blend: 'normal' } as const
-    return {
-      ...base,
-      type: 'rectangle',
-      box: roundBox(box),
-      rotationDeg,
-      fills: [grey],
-      strokes: [],
-      radius: 0,
-    }
-  }
-  return {
-    ...base,
-    type: 'image',
-    box: roundBox(box),
-    rotationDeg,
-    asset,
-    fit: ratio.includes('none') ? 'fill' : ratio.includes('slice') ? 'cover' : 'contain',
-    strokes: [],
-    radius: 0,
-  }
+  const common = { ...base, box: roundBox(box), rotationDeg, strokes: [], radius: 0 }
+  return asset === undefined
+    ? { ...common, type: 'rectangle', fills: [GREY] }
+    : { ...common, type: 'image', asset, fit }
 }

@@ -1,134 +1,19 @@
-import { formatHex, formatHex8, parse } from 'culori'
 import { withOpacity } from '../../design/color.js'
+import { roundPx, type Box } from '../../design/geometry.js'
+import type { Paint, Stroke } from '../../design/paint.js'
 import { notes } from '../../notes/catalogue.js'
-import type { Box } from '../../design/geometry.js'
-import type { GradientStop, Paint, Stroke } from '../../design/paint.js'
-import {
-  multiply,
-  parseTransform,
-  scaleOf,
-  transformPoint,
-  IDENTITY,
-  type Matrix,
-} from './matrix.js'
-import { parseLength, resolveStyle, type Style } from './style.js'
+import { parseColor, parseOpacity } from './color.js'
 import type { SvgContext } from './context.js'
-import { isElement, localName, type XmlElement } from './xml.js'
-
-const HEX_6 = /^#[0-9a-f]{6}$/
-
-/** A CSS colour as `#rrggbb` or `#rrggbbaa`; undefined when it is none. */
-export const parseColor = (text: string, current = '#000000'): string | undefined => {
-  const value = text.trim().toLowerCase()
-  if (HEX_6.test(value)) return value
-  if (value === 'currentcolor') return current
-  const color = parse(value)
-  if (!color) return undefined
-  return (color.alpha ?? 1) < 1 ? formatHex8(color) : formatHex(color)
-}
-
-const clampUnit = (value: number): number => Math.min(1, Math.max(0, value))
-
-const parseOpacity = (text: string | undefined): number => {
-  if (text === undefined) return 1
-  const value = text.trim().endsWith('%') ? Number.parseFloat(text) / 100 : Number.parseFloat(text)
-  return Number.isFinite(value) ? clampUnit(value) : 1
-}
+import { readGradient, type PaintedShape } from './gradient.js'
+import { IDENTITY, scaleOf } from './matrix.js'
+import { readPatternImage, toImageFill, type PatternImage } from './pattern.js'
+import { parseLength, type Style } from './style.js'
+import { localName } from './xml.js'
 
 const common = { opacity: 1, blend: 'normal' } as const
 
-const hrefOf = (element: XmlElement): string | undefined =>
-  element.attributes['href'] ?? element.attributes['xlink:href']
-
-/** A gradient and the ones it takes missing parts from, nearest first. */
-const gradientChain = (context: SvgContext, gradient: XmlElement): XmlElement[] => {
-  const chain: XmlElement[] = []
-  for (let g: XmlElement | undefined = gradient; g && !chain.includes(g);) {
-    chain.push(g)
-    g = context.findReference(hrefOf(g))
-  }
-  return chain
-}
-
-const readStops = (chain: readonly XmlElement[]): GradientStop[] => {
-  const owner = chain.find((g) =>
-    g.children.some((c) => isElement(c) && localName(c.name) === 'stop'),
-  )
-  let last = 0
-  return (owner?.children ?? []).flatMap((child) => {
-    if (!isElement(child) || localName(child.name) !== 'stop') return []
-    const style = resolveStyle(child, {})
-    const color = parseColor(style['stop-color'] ?? 'black', style.color) ?? '#000000'
-    const raw = parseLength(child.attributes['offset'] ?? '0', 1)
-    last = Math.max(last, clampUnit(Number.isFinite(raw) ? raw : 0))
-    return [{ offset: last, color: withOpacity(color, parseOpacity(style['stop-opacity'])) }]
-  })
-}
-
-/** Box of the painted shape in its own coordinates, and the transform from there to the screen. */
-export type PaintedShape = { readonly own: Box; readonly matrix: Matrix; readonly placed: Box }
-
-const readGradient = (
-  context: SvgContext,
-  gradient: XmlElement,
-  shape: PaintedShape,
-): Paint | undefined => {
-  const chain = gradientChain(context, gradient)
-  const attribute = (name: string): string | undefined =>
-    chain.find((g) => g.attributes[name] !== undefined)?.attributes[name]
-  let stops = readStops(chain)
-  if (stops.length === 0) return undefined
-  if (stops.length === 1) stops = [stops[0]!, { ...stops[0]!, offset: 1 }]
-
-  const { own, placed } = shape
-  const inUserSpace = attribute('gradientUnits') === 'userSpaceOnUse'
-  const toUser: Matrix = inUserSpace ? IDENTITY : [own.width, 0, 0, own.height, own.x, own.y]
-  const transform = parseTransform(attribute('gradientTransform') ?? '') ?? IDENTITY
-  const toScreen = multiply(shape.matrix, multiply(toUser, transform))
-  const whole = inUserSpace ? { x: own.width, y: own.height } : { x: 1, y: 1 }
-  const number = (name: string, fallback: string, axis: 'x' | 'y'): number => {
-    const value = parseLength(attribute(name) ?? fallback, whole[axis])
-    return Number.isFinite(value) ? value : 0
-  }
-  const toUnit = (x: number, y: number) => {
-    const p = transformPoint(toScreen, { x, y })
-    return {
-      x: Math.round(((p.x - placed.x) / (placed.width || 1)) * 1e4) / 1e4,
-      y: Math.round(((p.y - placed.y) / (placed.height || 1)) * 1e4) / 1e4,
-    }
-  }
-  if (localName(gradient.name) === 'linearGradient') {
-    return {
-      kind: 'linear',
-      from: toUnit(number('x1', '0%', 'x'), number('y1', '0%', 'y')),
-      to: toUnit(number('x2', '100%', 'x'), number('y2', '0%', 'y')),
-      stops,
-      ...common,
-    }
-  }
-  const cx = number('cx', '50%', 'x')
-  const cy = number('cy', '50%', 'y')
-  const r = number('r', '50%', 'x')
-  const centre = toUnit(cx, cy)
-  const right = toUnit(cx + r, cy)
-  const bottom = toUnit(cx, cy + r)
-  return {
-    kind: 'radial',
-    centre,
-    radius: {
-      x: Math.hypot(
-        right.x - centre.x,
-        ((right.y - centre.y) * placed.height) / (placed.width || 1),
-      ),
-      y: Math.hypot(
-        bottom.y - centre.y,
-        ((bottom.x - centre.x) * placed.width) / (placed.height || 1),
-      ),
-    },
-    stops,
-    ...common,
-  }
-}
+/** A picture that fills a shape in a way its box alone cannot say: cut out of a larger one. */
+export type CutPicture = { readonly picture: PatternImage; readonly opacity: number }
 
 /** Reads a `fill` or `stroke` value; undefined when nothing is painted. */
 const readPaint = (
@@ -138,16 +23,19 @@ const readPaint = (
   opacity: number,
   style: Style,
   shape: PaintedShape,
-): Paint | undefined => {
+): Paint | CutPicture | undefined => {
   if (value === 'none' || value === 'transparent') return undefined
   if (value.startsWith('url(')) {
     const target = context.findReference(value)
     const kind = target && localName(target.name)
-    const gradient =
-      kind === 'linearGradient' || kind === 'radialGradient'
-        ? readGradient(context, target!, shape)
-        : undefined
-    if (gradient) return { ...gradient, opacity }
+    if (kind === 'linearGradient' || kind === 'radialGradient') {
+      const gradient = readGradient(context, layer, target!, shape)
+      if (gradient) return { ...gradient, opacity }
+    }
+    if (kind === 'pattern') {
+      const picture = readPatternImage(context, layer, target!, shape)
+      if (picture) return toImageFill(picture, shape.placed, opacity) ?? { picture, opacity }
+    }
     const fallback = value.replace(/^url\([^)]*\)\s*/, '')
     const color = fallback && fallback !== 'none' ? parseColor(fallback, style.color) : undefined
     if (color) return { kind: 'solid', color, ...common, opacity }
@@ -162,15 +50,17 @@ const readPaint = (
   return { kind: 'solid', color, ...common, opacity }
 }
 
+/** The fill of a shape: paints its box can hold, or a picture cut out of a larger one. */
 export const readFills = (
   context: SvgContext,
   layer: string,
   style: Style,
   shape: PaintedShape,
-): Paint[] => {
+): { readonly fills: Paint[]; readonly cut?: CutPicture } => {
   const opacity = parseOpacity(style['fill-opacity'])
   const paint = readPaint(context, layer, style.fill ?? '#000000', opacity, style, shape)
-  return paint ? [paint] : []
+  if (!paint) return { fills: [] }
+  return 'picture' in paint ? { fills: [], cut: paint } : { fills: [paint] }
 }
 
 export const readStrokes = (
@@ -181,16 +71,21 @@ export const readStrokes = (
 ): Stroke[] => {
   const value = style.stroke
   if (!value || value === 'none') return []
-  const scale = scaleOf(shape.matrix)
+  const scale = style['vector-effect'] === 'non-scaling-stroke' ? 1 : scaleOf(shape.matrix)
   const width = parseLength(style['stroke-width'] ?? '1') * scale
   if (!(width > 0) || width > 10_000) return []
   const opacity = parseOpacity(style['stroke-opacity'])
   const paint = readPaint(context, layer, value, opacity, style, shape)
   if (!paint) return []
+  if ('picture' in paint) {
+    context.notes.push(notes.paintSkipped(context.file, layer, value))
+    return []
+  }
   const dash = (style['stroke-dasharray'] ?? '')
     .split(/[\s,]+/)
     .map((v) => parseLength(v) * scale)
     .filter((v) => Number.isFinite(v) && v >= 0)
+    .map(roundPx)
   const cap = style['stroke-linecap']
   const join = style['stroke-linejoin']
   return [
@@ -205,17 +100,14 @@ export const readStrokes = (
   ]
 }
 
-export const readOpacity = (style: Style): number => parseOpacity(style.opacity)
-
 /** The colour that text is filled with; a gradient gives its first stop, with a note. */
 export const readTextColor = (context: SvgContext, layer: string, style: Style): string => {
-  const nowhere: PaintedShape = {
-    own: { x: 0, y: 0, width: 1, height: 1 },
-    matrix: IDENTITY,
-    placed: { x: 0, y: 0, width: 1, height: 1 },
-  }
-  const paint = readFills(context, layer, style, nowhere)[0]
-  if (!paint) return '#00000000'
+  const unit: Box = { x: 0, y: 0, width: 1, height: 1 }
+  const nowhere: PaintedShape = { own: unit, matrix: IDENTITY, placed: unit }
+  const { fills, cut } = readFills(context, layer, style, nowhere)
+  const paint = fills[0]
+  if (cut) context.notes.push(notes.effectSkipped(context.file, layer, 'picture in a text'))
+  if (!paint) return cut ? '#000000' : '#00000000'
   if (paint.kind === 'solid') return withOpacity(paint.color, paint.opacity)
   context.notes.push(notes.effectSkipped(context.file, layer, 'gradient on text'))
   return 'stops' in paint ? withOpacity(paint.stops[0]!.color, paint.opacity) : '#000000'

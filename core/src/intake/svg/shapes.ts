@@ -34,9 +34,10 @@ export const readShape = (
   name: string,
   { attributes }: XmlElement,
   viewport: Viewport,
+  fontPx = 16,
 ): Shape | undefined => {
   const number = (attribute: string, whole: number, fallback = '0'): number =>
-    parseLength(attributes[attribute] ?? fallback, whole)
+    parseLength(attributes[attribute] ?? fallback, whole, fontPx)
   const { width, height } = viewport
   switch (name) {
     case 'rect': {
@@ -50,8 +51,8 @@ export const readShape = (
           width: number('width', width),
           height: number('height', height),
         },
-        rx: parseLength(rx, width),
-        ry: parseLength(ry, height),
+        rx: parseLength(rx, width, fontPx),
+        ry: parseLength(ry, height, fontPx),
       }
     }
     case 'circle':
@@ -124,7 +125,9 @@ export const placePath = (
     return undefined
   }
   if (path.commands.length === 0) return undefined
-  const placed = path.matrix(...matrix)
+  // Once turned or skewed, a horizontal line is horizontal no longer.
+  const isUpright = matrix[1] === 0 && matrix[2] === 0
+  const placed = (isUpright ? path : path.normalizeHVZ(false, true, true)).matrix(...matrix)
   const { minX, minY, maxX, maxY } = placed.getBounds()
   if (![minX, minY, maxX, maxY].every(Number.isFinite)) return undefined
   return {

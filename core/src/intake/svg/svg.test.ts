@@ -1,4 +1,22 @@
 import { readSvgText, svgLayers } from '../../testing/design.js'
+import { createTableMeasure } from '../../text/measure.js'
+
+test.each([
+  ['id="Card_x2F_Big"', 'Card/Big'],
+  ['id="Rectangle_12_2_"', 'Rectangle'],
+  ['id="_12"', 'Rectangle'],
+  ['id="a" data-name="Tide table 2"', 'Tide table'],
+  ['xmlns:x="x" x:label="Kelp &amp; wrack" id="r1"', 'Kelp & wrack'],
+])('%s names a layer', (attributes, name) => {
+  expect(svgLayers(`<rect ${attributes} width="9" height="9"/>`).layers[0]).toMatchObject({ name })
+})
+
+test('a group is called what its title says', () => {
+  const { layers } = svgLayers(
+    '<g id="g3"><title>Tide card</title><rect width="9" height="9"/></g>',
+  )
+  expect(layers[0]).toMatchObject({ name: 'Tide card' })
+})
 
 describe('shapes and transforms', () => {
   test('a rectangle keeps its box, radius, fill and stroke', () => {
@@ -145,6 +163,25 @@ describe('paint and effects', () => {
     expect(notes).toEqual([])
   })
 
+  test.each([
+    ['inside', 'x="10.5" y="10.5" width="79" height="39" rx="7.5" stroke-width="1"'],
+    ['outside', 'x="9" y="9" width="82" height="42" rx="9" stroke-width="2"'],
+    ['centre', 'x="10" y="10" width="80" height="40" rx="8" stroke-width="4"'],
+  ])('a stroke %s that was exported as a second shape belongs to the first', (align, line) => {
+    const { layers } = svgLayers(
+      `<rect id="Card" x="10" y="10" width="80" height="40" rx="8" fill="white"/><rect ${line} fill="none" stroke="red"/>`,
+    )
+    expect(layers).toMatchObject([{ name: 'Card', strokes: [{ align }] }])
+    expect(layers).toHaveLength(1)
+  })
+
+  test('a line that does not follow the edge stays a shape of its own', () => {
+    const { layers } = svgLayers(
+      '<rect width="80" height="40" fill="white"/><rect x="4" y="4" width="72" height="32" fill="none" stroke="red"/>',
+    )
+    expect(layers).toHaveLength(2)
+  })
+
   test('drop shadows are read, other filter steps are noted', () => {
     const { layers, notes } = svgLayers(
       '<defs><filter id="f"><feDropShadow dx="0" dy="4" stdDeviation="6" flood-opacity="0.25"/><feTurbulence/></filter></defs>' +
@@ -158,6 +195,79 @@ describe('paint and effects', () => {
 })
 
 describe('text', () => {
+  const textOf = (inside: string) => {
+    const layer = svgLayers(inside, 'width="800" height="400"').layers[0]!
+    if (layer.type !== 'text') throw new Error('expected a text')
+    return { ...layer, text: layer.runs.map((r) => r.text).join('') }
+  }
+  const lines = (...rows: [number, string][]): string =>
+    `<text font-family="Inter" font-size="16">${rows
+      .map(([x, row], i) => `<tspan x="${x}" y="${20 + i * 24}">${row}</tspan>`)
+      .join('')}</text>`
+
+  test('a line that ends although the next word had room is a paragraph of its own', () => {
+    const { text, lines: drawn } = textOf(
+      lines(
+        [0, 'Low water.'],
+        [0, 'The strandline is free for two hours, then the'],
+        [0, 'sea comes back.'],
+      ),
+    )
+    expect(text).toBe('Low water.\nThe strandline is free for two hours, then the sea comes back.')
+    expect(drawn!.map((l) => text.slice(l.start, l.end))).toEqual([
+      'Low water.',
+      'The strandline is free for two hours, then the',
+      'sea comes back.',
+    ])
+  })
+
+  test.each([
+    ['start', 0],
+    ['centre', 0.5],
+    ['end', 1],
+  ] as const)('lines that each state their start are aligned to the %s', (align, share) => {
+    const rows = ['What the sea left', 'is counted and put back where', 'it was found']
+    const style = {
+      family: 'Inter',
+      weight: 400,
+      size: 16,
+      letterSpacing: 0,
+      case: 'as-typed',
+    } as const
+    const measure = createTableMeasure()
+    const placed = rows.map((row): [number, string] => [
+      300 - measure.width(row, style) * share,
+      row,
+    ])
+    expect(textOf(lines(...placed)).align).toBe(align)
+  })
+
+  test('letter spacing in em, and spacing given by a place for every letter', () => {
+    expect(
+      textOf('<text y="20" font-size="20" letter-spacing="-0.02em">Tide</text>').style
+        .letterSpacing,
+    ).toBe(-0.4)
+    expect(textOf('<text y="20" dx="0 2 2 2" font-size="20">Tide</text>').style.letterSpacing).toBe(
+      2,
+    )
+  })
+
+  test('the place of a text may be its middle or top', () => {
+    const y = (baseline: string): number =>
+      textOf(`<text y="100" font-size="20" dominant-baseline="${baseline}">Tide</text>`).box.y
+    expect(y('auto')).toBeLessThan(y('central'))
+    expect(y('central')).toBeLessThan(y('hanging'))
+  })
+
+  test('a stated line height is kept for a single line', () => {
+    expect(textOf('<text y="20" style="font:600 20px/1.5 Inter">Tide</text>').style).toMatchObject({
+      family: 'Inter',
+      weight: 600,
+      size: 20,
+      lineHeight: 30,
+    })
+  })
+
   const read = (inside: string) =>
     svgLayers(`<g font-family="Liberation Sans" font-size="20">${inside}</g>`).layers[0]!
   const first = (inside: string) => {

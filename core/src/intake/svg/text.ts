@@ -3,7 +3,7 @@ import { roundBox, roundPx, uniteBoxes } from '../../design/geometry.js'
 import type { DrawnLine, TextRun, TextStyle } from '../../design/text.js'
 import { baselineOffset, type TextMeasure } from '../../text/measure.js'
 import { readTextColor } from './paint.js'
-import { parseLength, resolveStyle, type Style } from './style.js'
+import { parseLength, type Style } from './style.js'
 import type { SvgContext } from './context.js'
 import { isElement, localName, type XmlElement } from './xml.js'
 
@@ -51,17 +51,27 @@ const CASES: Readonly<Record<string, TextStyle['case']>> = {
 const firstFamily = (list: string): string =>
   (list.split(',')[0] ?? '').trim().replace(/^["']|["']$/g, '') || 'sans-serif'
 
+/** `1.5`, `24px` or `150%` of a size → px; undefined for the font's own. */
+const readLineHeight = (value: string | undefined, size: number): number | undefined => {
+  if (value === undefined) return undefined
+  const isShare = /^[\d.]+$/.test(value)
+  const px = isShare ? Number(value) * size : parseLength(value, size, size)
+  return Number.isFinite(px) && px > 0 ? roundPx(px) : undefined
+}
+
 const readTextStyle = (context: SvgContext, layer: string, style: Style): TextStyle => {
   const size = parseLength(style['font-size'] ?? '16', 16)
   const weight = style['font-weight'] ?? '400'
-  const spacing = parseLength(style['letter-spacing'] ?? '0')
+  const spacing = parseLength(style['letter-spacing'] ?? '0', size, size)
+  const lineHeight = readLineHeight(style['line-height'], size)
   const decoration = style['text-decoration'] ?? ''
   return {
     family: firstFamily(style['font-family'] ?? 'sans-serif'),
     weight: WEIGHTS[weight] ?? (Number.parseFloat(weight) || 400),
     italic: /italic|oblique/.test(style['font-style'] ?? ''),
     size: Number.isFinite(size) ? size : 16,
-    letterSpacing: Number.isFinite(spacing) ? spacing : 0,
+    ...(lineHeight === undefined ? {} : { lineHeight }),
+    letterSpacing: Number.isFinite(spacing) ? Math.round(spacing * 1000) / 1000 : 0,
     decoration: decoration.includes('underline')
       ? 'underline'
       : decoration.includes('line-through')
@@ -72,11 +82,61 @@ const readTextStyle = (context: SvgContext, layer: string, style: Style): TextSt
   }
 }
 
-/** The first number of a list of lengths; SVG allows one per character, exporters write one. */
-const firstLength = (value: string | undefined): number | undefined => {
-  if (value === undefined) return undefined
-  const length = parseLength(value.trim().split(/[\s,]+/)[0]!)
-  return Number.isFinite(length) ? length : undefined
+/** `10 18.5 27` → numbers; SVG allows one per character. */
+const readLengths = (value: string | undefined, fontPx: number): number[] =>
+  (value ?? '')
+    .trim()
+    .split(/[\s,]+/)
+    .filter(Boolean)
+    .map((v) => parseLength(v, 0, fontPx))
+    .filter(Number.isFinite)
+
+/**
+ * The spacing that places given for every character come to: `x="0 9 18"`, or `dx="0 1 1"`. Undefined when
+ * there are none, or when they are no even spacing.
+ */
+const spacingOfPlaces = (
+  text: string,
+  xs: readonly number[],
+  dxs: readonly number[],
+  style: TextStyle,
+  measure: TextMeasure,
+): number | undefined => {
+  const characters = [...text]
+  const count = Math.min(characters.length, Math.max(xs.length, dxs.length))
+  if (count < 2) return undefined
+  const bare = { ...style, letterSpacing: 0 }
+  const gaps: number[] = []
+  for (let i = 1; i < count; i++) {
+    const advance = measure.width(characters[i - 1]!, bare)
+    if (xs.length >= count) gaps.push(xs[i]! - xs[i - 1]! - advance)
+    else gaps.push(dxs[i]! + style.letterSpacing)
+  }
+  const mean = gaps.reduce((sum, gap) => sum + gap, 0) / gaps.length
+  if (gaps.some((gap) => Math.abs(gap - mean) > style.size * 0.4)) return undefined
+  // Less than this is kerning and rounding.
+  return Math.abs(mean) < style.size * 0.01 ? 0 : Math.round(mean * 100) / 100
+}
+
+/** How far below the given height the baseline lies, for text that is not placed by its baseline. */
+const baselineShift = (style: Style, { size }: TextStyle, ascent: number, descent: number) => {
+  switch (style['dominant-baseline']) {
+    case 'middle':
+      return size * 0.26
+    case 'central':
+      return (ascent - descent) / 2
+    case 'hanging':
+      return ascent * 0.8
+    case 'text-before-edge':
+    case 'text-top':
+      return ascent
+    case 'text-after-edge':
+    case 'text-bottom':
+    case 'ideographic':
+      return -descent
+    default:
+      return 0
+  }
 }
 
 const collectChunks = (
@@ -89,44 +149,52 @@ const collectChunks = (
   const visit = (current: XmlElement, currentStyle: Style): void => {
     const { attributes } = current
     const textStyle = readTextStyle(context, layer, currentStyle)
-    const keepsSpaces = currentStyle['xml:space'] === 'preserve'
+    const keepsSpaces = isPreserving(currentStyle)
+    const anchor = currentStyle['text-anchor'] ?? 'start'
+    const lengths = (name: string): number[] => readLengths(attributes[name], textStyle.size)
+    const [xs, dxs] = [lengths('x'), lengths('dx')]
+    const { ascentPx, descentPx } = context.measure.line(textStyle)
+    const shift = baselineShift(currentStyle, textStyle, ascentPx, descentPx)
+    const y = lengths('y')[0]
     let start: Pick<Chunk, 'x' | 'y' | 'dx' | 'dy'> = {
-      x: firstLength(attributes['x']),
-      y: firstLength(attributes['y']),
-      dx: firstLength(attributes['dx']) ?? 0,
-      dy: firstLength(attributes['dy']) ?? 0,
+      ...(xs[0] === undefined ? {} : { x: xs[0] }),
+      ...(y === undefined ? {} : { y: y + shift }),
+      dx: dxs[0] ?? 0,
+      dy: lengths('dy')[0] ?? 0,
     }
     for (const child of current.children) {
       if (isElement(child)) {
-        if (localName(child.name) === 'tspan') {
+        const name = localName(child.name)
+        if (name === 'tspan' || name === 'a') {
           const needsStart = start.x !== undefined || start.y !== undefined || start.dx || start.dy
           if (needsStart) {
-            chunks.push({
-              text: '',
-              style: textStyle,
-              ...start,
-              anchor: currentStyle['text-anchor'] ?? 'start',
-            })
+            chunks.push({ text: '', style: textStyle, ...start, anchor })
             start = { dx: 0, dy: 0 }
           }
-          visit(child, resolveStyle(child, currentStyle))
-        } else context.countSkipped(`text ${localName(child.name)}`)
+          visit(child, context.resolveStyle(child, currentStyle))
+        } else if (name !== 'title' && name !== 'desc') context.countSkipped(`text ${name}`)
         continue
       }
       const text = keepsSpaces ? child.replace(/[\t\r\n]/g, ' ') : child.replace(/\s+/g, ' ')
       if (text === '') continue
+      const spacing = spacingOfPlaces(text.trim(), xs, dxs, textStyle, context.measure)
       chunks.push({
         text,
-        style: textStyle,
+        style: spacing === undefined ? textStyle : { ...textStyle, letterSpacing: spacing },
         ...start,
-        anchor: currentStyle['text-anchor'] ?? 'start',
+        anchor,
       })
       start = { dx: 0, dy: 0 }
     }
   }
   visit(element, style)
-  return dropIndentation(chunks, style['xml:space'] === 'preserve')
+  return dropIndentation(chunks, isPreserving(style))
 }
+
+/** Whether spaces and line ends of the file belong to the text. */
+const isPreserving = (style: Style): boolean =>
+  style['xml:space'] === 'preserve' ||
+  /^(pre|pre-wrap|break-spaces)$/.test(style['white-space'] ?? '')
 
 /** White space between positioned pieces is the file's indentation and not part of the text. */
 const dropIndentation = (chunks: readonly Chunk[], keepsSpaces: boolean): Chunk[] => {
@@ -153,7 +221,7 @@ const placeChunks = (chunks: readonly Chunk[], measure: TextMeasure): Placed[] =
       end++
     const piece = chunks.slice(i, end)
     const widths = piece.map((c) => measure.width(c.text, c.style))
-    const total = widths.reduce((sum, w) => sum + w, 0)
+    const total = widths.reduce((sum, w, j) => sum + w + (j > 0 ? piece[j]!.dx : 0), 0)
     const first = piece[0]!
     x = first.x ?? x
     y = first.y ?? y
@@ -223,6 +291,37 @@ const findBaseStyle = (placed: readonly Placed[]): TextStyle => {
   return [...counts.values()].reduce((a, b) => (b.characters > a.characters ? b : a)).style
 }
 
+// A word that misses the edge by less than this was wrapped: the table of widths is that inexact.
+const WRAP_SLACK = 0.05
+
+/** Whether a line stops although the first word of the next would have fitted beside it. */
+const endsParagraph = (
+  line: Box,
+  next: readonly Placed[],
+  wrapWidth: number,
+  measure: TextMeasure,
+): boolean => {
+  const first = next[0]!
+  const word = first.text.trimStart().split(/\s/)[0] ?? ''
+  const needed = line.width + measure.width(` ${word}`, first.style)
+  return needed < wrapWidth * (1 - WRAP_SLACK) - 1
+}
+
+const spreadOf = (values: readonly number[]): number => Math.max(...values) - Math.min(...values)
+
+/** How lines of different length stand under each other; one line stands as its anchor says. */
+const alignOf = (anchor: string | undefined, lines: readonly Box[]): ReadText['align'] => {
+  const stated = anchor === 'middle' ? 'centre' : anchor === 'end' ? 'end' : 'start'
+  if (stated !== 'start' || spreadOf(lines.map((l) => l.width)) < 2) return stated
+  const left = spreadOf(lines.map((l) => l.x))
+  if (left <= 1) return 'start'
+  const centre = spreadOf(lines.map((l) => l.x + l.width / 2))
+  const right = spreadOf(lines.map((l) => l.x + l.width))
+  const tolerance = Math.max(2, Math.max(...lines.map((l) => l.width)) * 0.02)
+  if (centre <= tolerance && centre <= right) return 'centre'
+  return right <= tolerance ? 'end' : 'start'
+}
+
 /** Reads a `<text>` element as one text; undefined when it holds no visible character. */
 export const readText = (
   context: SvgContext,
@@ -241,7 +340,8 @@ export const readText = (
     .slice(1)
     .map((line, i) => line[0]!.y - lines[i]![0]!.y)
     .filter((d) => d > 0)
-  const lineHeight = steps.length > 0 ? roundPx(median(steps)) : metrics.normalPx
+  const lineHeight =
+    steps.length > 0 ? roundPx(median(steps)) : (base.lineHeight ?? metrics.normalPx)
 
   const extents = lines.map((line): Box => {
     const last = line.at(-1)!
@@ -253,12 +353,16 @@ export const readText = (
   const runs: { text: string; style: TextStyle }[] = []
   const drawn: DrawnLine[] = []
   let length = 0
-  lines.forEach((line) => {
-    // A line break drawn by the design program is a wrap; the text itself goes on after a space.
+  lines.forEach((line, i) => {
     const last = runs.at(-1)
-    if (last && !/[\s\u00ad-]$/.test(last.text)) {
-      last.text += ' '
-      length++
+    if (last && i > 0) {
+      // Most line breaks drawn by a design program are wraps: the text goes on after a space. Where the
+      // next word would still have fitted, somebody ended the line.
+      const isEnded = endsParagraph(extents[i - 1]!, line, box.width, measure)
+      if (isEnded || !/[\s\u00ad-]$/.test(last.text)) {
+        last.text += isEnded ? '\n' : ' '
+        length++
+      }
     }
     const start = length
     for (const piece of joinLine(line)) {
@@ -280,7 +384,7 @@ export const readText = (
     box: roundBox(box),
     style: steps.length > 0 ? { ...base, lineHeight } : base,
     runs: runs.map((run) => ({ text: run.text, style: styleDifference(run.style, base) })),
-    align: anchor === 'middle' ? 'centre' : anchor === 'end' ? 'end' : 'start',
+    align: alignOf(anchor, extents),
     lines: drawn,
   }
 }

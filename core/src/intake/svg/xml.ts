@@ -66,3 +66,14 @@ export const isElement = (node: XmlNode): node is XmlElement => typeof node !== 
 
 /** The name without its namespace prefix: `svg:rect` → `rect`. */
 export const localName = (name: string): string => name.slice(name.indexOf(':') + 1)
+
+/** The text directly inside an element. */
+export const textOf = (element: XmlElement): string =>
+  element.children
+    .filter((child) => typeof child === 'string')
+    .join('')
+    .trim()
+
+/** What a file calls an element, as written. */
+export const nameOfId = (element: XmlElement): string =>
+  element.attributes['data-name'] ?? element.attributes['id'] ?? ''

@@ -20,6 +20,10 @@ export const buildBox = (
   buildChild: BuildChild,
 ): UiNode => {
   const { layer } = node
+  if (layer.type === 'group' && layer.mask) {
+    const why = 'the text inside stays text, and a box cannot be masked; all of it is shown'
+    context.account.lost(layer.key, 'mask', why)
+  }
   const link = buildLink(context, layer, around)
   const base = buildStyle(context, node, around)
   const images = 'fills' in layer ? layer.fills.filter((p) => p.kind === 'image') : []

@@ -59,7 +59,7 @@ export const buildGraphic = (
   const { width, height } = layer.box
   const bare = { ...layer, effects: [], opacity: 1, rotationDeg: 0, blend: 'normal' } as Layer
   const text = drawLayer(bare, {
-    assets: {},
+    assets: context.collector.pictures,
     measure: context.measure,
     view: { x: -pad, y: -pad, width: width + 2 * pad, height: height + 2 * pad },
   })

@@ -1,4 +1,5 @@
 import type { TextLayer } from '../../design/layer.js'
+import { textOf } from '../../text/wrap.js'
 import type { UiRun } from '../nodes.js'
 
 /** Splits text at line ends: `a\nb` → a, break, b. */
@@ -10,6 +11,10 @@ const splitBreaks = (text: string, style: Extract<UiRun, { kind: 'text' }>['styl
 
 /** Where the drawn lines end, as positions in the text, without the last. */
 const lineEnds = (layer: TextLayer): number[] => (layer.lines ?? []).slice(0, -1).map((l) => l.end)
+
+/** Whether a line end stands in the text at a position. */
+const endsByItself = (layer: TextLayer, position: number): boolean =>
+  textOf(layer).startsWith('\n', position)
 
 /**
  * The runs of a text. `keepLines`: the line ends the design program drew become breaks, which is right
@@ -24,7 +29,8 @@ export const buildRuns = (layer: TextLayer, keepLines: boolean): UiRun[] => {
     const to = position + run.text.length
     for (const end of [...ends.filter((e) => e > position && e < to), to]) {
       runs.push(...splitBreaks(run.text.slice(from - position, end - position), run.style))
-      if (ends.includes(end)) runs.push({ kind: 'break' })
+      // Where the text itself ends the line, its own line end is the break.
+      if (ends.includes(end) && !endsByItself(layer, end)) runs.push({ kind: 'break' })
       from = end
     }
     position = to

@@ -1,4 +1,5 @@
 import { resolveCorners, roundPx } from '../../design/geometry.js'
+import type { Layer } from '../../design/layer.js'
 import type { LayoutNode } from '../../layout/index.js'
 import type { UiArrangement, UiPlace, UiStyle } from '../nodes.js'
 import { buildBorder } from './border.js'
@@ -21,6 +22,18 @@ const placeOf = (node: LayoutNode, around: Surroundings): UiPlace => {
 
 const isSizedByContent = (node: LayoutNode): boolean => node.arrangement.kind !== 'free'
 
+/** Style sheets know no turned ellipses and no second centre. */
+const noteGradients = ({ account }: BuildContext, layer: Layer): void => {
+  for (const fill of 'fills' in layer ? layer.fills : []) {
+    if (fill.kind !== 'radial') continue
+    const { x, y } = fill.radius
+    const isTurned =
+      fill.rotationDeg !== 0 && Math.abs(x * layer.box.width - y * layer.box.height) > 1
+    if (isTurned) account.approximated(layer.key, 'fill', 'the turned ellipse is drawn upright')
+    if (fill.focus) account.approximated(layer.key, 'fill', 'the gradient begins at its centre')
+  }
+}
+
 /** The style of a layer, whatever it becomes. */
 export const buildStyle = (
   context: BuildContext,
@@ -35,6 +48,7 @@ export const buildStyle = (
   // A box without auto layout has no content to fit: its drawn size is all there is.
   const fitOr = (sizing: UiStyle['width']['sizing']): UiStyle['width']['sizing'] =>
     sizing === 'fit' && !isSizedByContent(node) && layer.type !== 'text' ? 'fixed' : sizing
+  noteGradients(context, layer)
   const border = layer.type === 'text' ? undefined : buildBorder(context.account, layer)
   return {
     place: placeOf(node, around),
