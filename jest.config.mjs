@@ -20,7 +20,7 @@ const swc = (module) => [
 const common = {
   testEnvironment: 'node',
   transform: { '^.+\\.[mc]?[tj]sx?$': swc('commonjs') },
-  transformIgnorePatterns: ['/node_modules/(?!(svg-pathdata)/)'],
+  transformIgnorePatterns: ['/node_modules/'],
   moduleNameMapper: {
     '^(\\.{1,2}/.*)\\.js$': '$1',
     '^@unimorph/core$': '<rootDir>/../core/src/index.ts',

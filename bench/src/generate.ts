@@ -1,19 +1,6 @@
+import { createCounter, COLORS, WORDS } from './counter.js'
+
 type Json = Record<string, unknown>
-
-const WORDS =
-  'tide wrack kelp spit groyne slipway strand shingle ebb flood neap buoy lantern harbour'.split(
-    ' ',
-  )
-const COLORS = ['#1f3038', '#55656b', '#2c664b', '#9c3f28', '#d9d2c3']
-
-/** Small linear congruential generator: the same design at every run, and no run-time randomness. */
-const createCounter = (seed: number) => {
-  let state = seed
-  return (below: number): number => {
-    state = (state * 1_103_515_245 + 12_345) % 2_147_483_648
-    return state % below
-  }
-}
 
 /** A made-up screen of about `count` layers: lists of cards with texts, dots and curves, in auto layout. */
 export const generateDesign = (count: number): Json => {

@@ -5,10 +5,10 @@ import { notes } from '../../notes/catalogue.js'
 import { adopt, createPlain, type Base } from './base.js'
 import { isDrawable, type Surroundings, type SvgContext } from './context.js'
 import { fitOf, readImageAsset, twistPicture } from './image.js'
-import { IDENTITY, placeBox, transformPoint, type Matrix, type Placement } from './matrix.js'
+import { placeBox, transformPoint, type Matrix, type Placement } from './matrix.js'
 import { hrefOf, type PaintedShape } from './gradient.js'
 import { readFills, readStrokes, type CutPicture } from './paint.js'
-import { convertShapeToPath, placePath, type Shape } from './shapes.js'
+import { convertShapeToPath, placePath, type PlacedPath, type Shape } from './shapes.js'
 import { parseLength, type Style } from './style.js'
 import { readText } from './text.js'
 import type { XmlElement } from './xml.js'
@@ -56,6 +56,14 @@ const cutPicture = (
   }
 }
 
+const paintedPath = (path: PlacedPath, matrix: Matrix): PaintedShape => ({
+  get own() {
+    return path.own
+  },
+  matrix,
+  placed: path.box,
+})
+
 /** A rectangle, ellipse, line or path; undefined when its numbers are no place or it has no extent. */
 export const readShapeLayer = (
   context: SvgContext,
@@ -75,13 +83,10 @@ export const readShapeLayer = (
     return cut ? cutPicture(context, base, layer, cut, strokes) : layer
   }
   const asPath = (): Layer | undefined => {
-    const d = convertShapeToPath(shape)
-    const placed = placePath(d, matrix)
-    const own = placed && (matrix === IDENTITY ? placed : placePath(d, IDENTITY))
-    if (!placed || !own) return undefined
-    if (!isDrawableBox(placed.box)) return undefined
+    const placed = placePath(convertShapeToPath(shape), matrix)
+    if (!placed || !isDrawableBox(placed.box)) return undefined
     const rule = style['fill-rule'] === 'evenodd' ? 'evenodd' : 'nonzero'
-    return paint({ own: own.box, matrix, placed: placed.box }, (fills, strokes) => ({
+    return paint(paintedPath(placed, matrix), (fills, strokes) => ({
       ...base,
       type: 'path',
       box: roundBox(placed.box),
@@ -92,16 +97,14 @@ export const readShapeLayer = (
   }
   if (shape.kind === 'path') return asPath()
   if (shape.kind === 'line') {
-    const d = convertShapeToPath(shape)
-    const placed = placePath(d, matrix)
-    const own = placed && placePath(d, IDENTITY)
-    if (!placed || !own || !isDrawableBox(placed.box)) return undefined
+    const placed = placePath(convertShapeToPath(shape), matrix)
+    if (!placed || !isDrawableBox(placed.box)) return undefined
     const box = roundBox(placed.box)
     const end = (x: number, y: number): Point => {
       const point = transformPoint(matrix, { x, y })
       return { x: roundPx(point.x - box.x), y: roundPx(point.y - box.y) }
     }
-    const painted: PaintedShape = { own: own.box, matrix, placed: placed.box }
+    const painted = paintedPath(placed, matrix)
     return {
       ...base,
       type: 'line',

@@ -1,11 +1,13 @@
-import { SVGPathData } from 'svg-pathdata'
 import type { Box } from '../../design/geometry.js'
 import { uniteBoxes } from '../../design/geometry.js'
 import type { Layer, PathLayer } from '../../design/layer.js'
+import { boundsOfParts, parsePath } from '../../paths/index.js'
 
 // A drawing with fewer letters than this is as likely an icon.
 const FEWEST_LETTERS = 4
 const MOST_PATH_LENGTH = 200_000
+// A line of text has fewer; a map has more.
+const MOST_OUTLINES = 500
 
 const contains = (outer: Box, inner: Box): boolean =>
   inner.x >= outer.x - 0.01 &&
@@ -16,16 +18,9 @@ const contains = (outer: Box, inner: Box): boolean =>
 /** Boxes of the separate outlines of a path; a hole belongs to the outline around it. */
 const outlinesOf = (d: string): Box[] => {
   if (d.length > MOST_PATH_LENGTH || (d.match(/M/gi)?.length ?? 0) < FEWEST_LETTERS) return []
-  const { commands } = new SVGPathData(d).toAbs()
-  const parts: (typeof commands)[] = []
-  for (const command of commands) {
-    if (command.type === SVGPathData.MOVE_TO) parts.push([])
-    parts.at(-1)?.push(command)
-  }
-  const boxes = parts.map((part): Box => {
-    const { minX, minY, maxX, maxY } = new SVGPathData(part).getBounds()
-    return { x: minX, y: minY, width: maxX - minX, height: maxY - minY }
-  })
+  const path = parsePath(d)
+  const boxes = path ? boundsOfParts(path) : []
+  if (boxes.length > MOST_OUTLINES) return []
   return boxes.filter((box, i) => !boxes.some((other, j) => i !== j && contains(other, box)))
 }
 

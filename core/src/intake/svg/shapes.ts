@@ -1,6 +1,6 @@
-import { SVGPathData } from 'svg-pathdata'
-import type { Box } from '../../design/geometry.js'
-import type { Matrix } from './matrix.js'
+import { uniteBoxes, type Box } from '../../design/geometry.js'
+import { boundsOfParts, parsePath, printPath, transformPath } from '../../paths/index.js'
+import { IDENTITY, type Matrix } from './matrix.js'
 import { parseLength } from './style.js'
 import type { XmlElement } from './xml.js'
 
@@ -113,25 +113,26 @@ export const convertShapeToPath = (shape: Shape): string => {
   }
 }
 
-/** Transforms path data and cuts it off from its place: its box, and the data from the box's corner. */
-export const placePath = (
-  d: string,
-  matrix: Matrix,
-): { readonly box: Box; readonly d: string } | undefined => {
-  let path: SVGPathData
-  try {
-    path = new SVGPathData(d).toAbs()
-  } catch {
-    return undefined
-  }
-  if (path.commands.length === 0) return undefined
-  // Once turned or skewed, a horizontal line is horizontal no longer.
-  const isUpright = matrix[1] === 0 && matrix[2] === 0
-  const placed = (isUpright ? path : path.normalizeHVZ(false, true, true)).matrix(...matrix)
-  const { minX, minY, maxX, maxY } = placed.getBounds()
-  if (![minX, minY, maxX, maxY].every(Number.isFinite)) return undefined
+/** A path cut off from its place: its box on the screen, and its data from the box's corner. */
+export type PlacedPath = {
+  readonly box: Box
+  readonly d: string
+  /** The box before the transform; worked out only when it is asked for. */
+  readonly own: Box
+}
+
+/** Transforms path data; undefined when it draws nothing. */
+export const placePath = (d: string, matrix: Matrix): PlacedPath | undefined => {
+  const path = parsePath(d)
+  if (!path) return undefined
+  const placed = matrix === IDENTITY ? path : transformPath(path, matrix)
+  const box = uniteBoxes(boundsOfParts(placed))
+  if (![box.x, box.y, box.width, box.height].every(Number.isFinite)) return undefined
   return {
-    box: { x: minX, y: minY, width: maxX - minX, height: maxY - minY },
-    d: placed.translate(-minX, -minY).round(1000).encode(),
+    box,
+    d: printPath(placed, -box.x, -box.y),
+    get own() {
+      return uniteBoxes(boundsOfParts(path))
+    },
   }
 }
