@@ -77,7 +77,7 @@ export const drawEffects = (
   }
   // The region also takes in strokes and children outside of the box.
   const reach = reachOf(effects) + Math.max(box.width, box.height, 20)
-  const id = context.define((id) =>
+  const id = context.defineOnce(JSON.stringify([effects, box.width, box.height]), (id) =>
     element(
       'filter',
       {

@@ -8,12 +8,22 @@ import { element, formatNumber } from './svg-writer.js'
 export class DrawingContext {
   readonly definitions: string[] = []
   private count = 0
+  private readonly shared = new Map<string, string>()
 
   constructor(
     readonly assets: Readonly<Record<string, Asset>>,
     /** Put before every id, so that several drawings can stand in one page. */
     private readonly prefix: string,
   ) {}
+
+  /** The id of a definition, made at its first use and shared by everything that asks for the same. */
+  defineOnce(key: string, build: (id: string) => string): string {
+    const known = this.shared.get(key)
+    if (known !== undefined) return known
+    const id = this.define(build)
+    this.shared.set(key, id)
+    return id
+  }
 
   define(build: (id: string) => string): string {
     const id = `${this.prefix}${++this.count}`

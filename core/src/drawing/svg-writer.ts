@@ -10,9 +10,15 @@ const ESCAPES: Readonly<Record<string, string>> = {
 const FORBIDDEN =
   /[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g
 
+// eslint-disable-next-line no-misleading-character-class -- ranges of single units
+const NEEDS_CARE = /[&<>"'\u0000-\u0008\u000b\u000c\u000e-\u001f\ud800-\udfff\ufffe\uffff]/
+
 /** Text made safe as XML content or attribute value. */
 export const escapeXml = (text: string): string =>
-  text.replace(FORBIDDEN, '').replace(/[&<>"']/g, (character) => ESCAPES[character]!)
+  // Nearly all values are numbers, colours and path data, with nothing to escape.
+  NEEDS_CARE.test(text)
+    ? text.replace(FORBIDDEN, '').replace(/[&<>"']/g, (character) => ESCAPES[character]!)
+    : text
 
 /** A number as SVG writes it: at most three decimals, no `-0`. */
 export const formatNumber = (value: number): string => String(Math.round(value * 1000) / 1000 || 0)
@@ -22,7 +28,8 @@ export type Attributes = Readonly<Record<string, string | number | undefined>>
 /** `element('rect', { x: 1 })` → `<rect x="1"/>`. Attributes without a value are left out. */
 export const element = (name: string, attributes: Attributes, content = ''): string => {
   let open = `<${name}`
-  for (const [key, value] of Object.entries(attributes)) {
+  for (const key in attributes) {
+    const value = attributes[key]
     if (value === undefined) continue
     open += ` ${key}="${typeof value === 'number' ? formatNumber(value) : escapeXml(value)}"`
   }

@@ -87,42 +87,67 @@ export const boundsOfParts = ({ codes, values }: Path): Box[] => {
   let [handleX, handleY] = [0, 0]
   let before = 0
   for (const code of codes) {
-    const v = (i: number): number => values[at + i]!
     switch (code) {
       case M:
         bounds = new Bounds()
         parts.push(bounds)
-        x = startX = v(0)
-        y = startY = v(1)
+        x = startX = values[at]!
+        y = startY = values[at + 1]!
         bounds.add(x, y)
         break
       case L:
-        bounds.add((x = v(0)), (y = v(1)))
+        bounds.add((x = values[at]!), (y = values[at + 1]!))
         break
       case H:
-        bounds.add((x = v(0)), y)
+        bounds.add((x = values[at]!), y)
         break
       case V:
-        bounds.add(x, (y = v(0)))
+        bounds.add(x, (y = values[at]!))
         break
       case C:
-        addCubic(bounds, x, y, v(0), v(1), v(2), v(3), v(4), v(5))
-        ;[handleX, handleY, x, y] = [v(2), v(3), v(4), v(5)]
+        addCubic(
+          bounds,
+          x,
+          y,
+          values[at]!,
+          values[at + 1]!,
+          values[at + 2]!,
+          values[at + 3]!,
+          values[at + 4]!,
+          values[at + 5]!,
+        )
+        ;[handleX, handleY, x, y] = [
+          values[at + 2]!,
+          values[at + 3]!,
+          values[at + 4]!,
+          values[at + 5]!,
+        ]
         break
       case S: {
         const mirrors = before === C || before === S
         const [x1, y1] = mirrors ? [2 * x - handleX, 2 * y - handleY] : [x, y]
-        addCubic(bounds, x, y, x1, y1, v(0), v(1), v(2), v(3))
-        ;[handleX, handleY, x, y] = [v(0), v(1), v(2), v(3)]
+        addCubic(
+          bounds,
+          x,
+          y,
+          x1,
+          y1,
+          values[at]!,
+          values[at + 1]!,
+          values[at + 2]!,
+          values[at + 3]!,
+        )
+        ;[handleX, handleY, x, y] = [values[at]!, values[at + 1]!, values[at + 2]!, values[at + 3]!]
         break
       }
       case Q:
       case T: {
         const mirrors = before === Q || before === T
-        if (code === Q) [handleX, handleY] = [v(0), v(1)]
+        if (code === Q) [handleX, handleY] = [values[at]!, values[at + 1]!]
         else if (mirrors) [handleX, handleY] = [2 * x - handleX, 2 * y - handleY]
         else [handleX, handleY] = [x, y]
-        const [toX, toY] = code === Q ? [v(2), v(3)] : [v(0), v(1)]
+        const [toX, toY] =
+          code === Q ? [values[at + 2]!, values[at + 3]!] : [values[at]!, values[at + 1]!]
         const third = (from: number, handle: number): number => from + (2 / 3) * (handle - from)
         addCubic(
           bounds,
@@ -139,7 +164,17 @@ export const boundsOfParts = ({ codes, values }: Path): Box[] => {
         break
       }
       case A: {
-        const cubics = arcToCubics(x, y, v(0), v(1), v(2), v(3) === 1, v(4) === 1, v(5), v(6))
+        const cubics = arcToCubics(
+          x,
+          y,
+          values[at]!,
+          values[at + 1]!,
+          values[at + 2]!,
+          values[at + 3]! === 1,
+          values[at + 4]! === 1,
+          values[at + 5]!,
+          values[at + 6]!,
+        )
         for (let i = 0; i < cubics.length; i += 6) {
           const [x1, y1, x2, y2, x3, y3] = cubics.slice(i, i + 6) as [
             number,
@@ -152,7 +187,7 @@ export const boundsOfParts = ({ codes, values }: Path): Box[] => {
           addCubic(bounds, x, y, x1, y1, x2, y2, x3, y3)
           ;[x, y] = [x3, y3]
         }
-        ;[x, y] = [v(5), v(6)]
+        ;[x, y] = [values[at + 5]!, values[at + 6]!]
         break
       }
       default:

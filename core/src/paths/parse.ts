@@ -39,6 +39,8 @@ export const arityOf = (code: number): number => {
   }
 }
 
+const POWERS = Array.from({ length: 16 }, (_, i) => 10 ** i)
+
 const isSpace = (c: number): boolean => c === 32 || c === 44 || (c >= 9 && c <= 13)
 const isDigit = (c: number): boolean => c >= 48 && c <= 57
 
@@ -92,7 +94,7 @@ class Scanner {
     const hasExponent = (c === 101 || c === 69) && /^[eE][-+]?\d/.test(text.slice(at, at + 3))
     this.at = at
     // Beyond 15 digits the sum above is inexact; such numbers are rare enough for the slow way.
-    if (!hasExponent && digits <= 15) return (sign * mantissa) / 10 ** decimals
+    if (!hasExponent && digits <= 15) return (sign * mantissa) / POWERS[decimals]!
     if (hasExponent) this.at += /^[eE][-+]?\d+/.exec(text.slice(at))![0].length
     return Number(text.slice(start, this.at))
   }

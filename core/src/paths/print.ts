@@ -1,10 +1,17 @@
 import { arityOf, Z, type Path } from './parse.js'
 
-/** Three decimals are a thousandth of a px. */
+/** `.001` to `.999` without zeros at the end; whole numbers have none. */
+const FRACTIONS = Array.from({ length: 1000 }, (_, i) =>
+  i === 0 ? '' : `.${String(i).padStart(3, '0').replace(/0+$/, '')}`,
+)
+
+/** Three decimals: a thousandth of a px. Put together from whole numbers, which is many times faster. */
 const format = (value: number): string => {
   const scaled = Math.round(value * 1000)
-  if (scaled % 1000 === 0) return `${scaled / 1000 || 0}`
-  return `${scaled / 1000}`
+  const size = scaled < 0 ? -scaled : scaled
+  const fraction = size % 1000
+  const text = (size - fraction) / 1000 + FRACTIONS[fraction]!
+  return scaled < 0 ? `-${text}` : text
 }
 
 /** Path data as text, moved by `dx` and `dy`: `M0 0H20V10z`. */

@@ -34,6 +34,9 @@ export const KIND_NAMES: Readonly<Record<string, string>> = {
   a: 'Link',
 }
 
+// One object for all layers: a large file has tens of thousands of them.
+const FIXED: Base['sizing'] = { width: 'fixed', height: 'fixed' }
+
 export const createBase = (
   context: SvgContext,
   element: XmlElement,
@@ -44,7 +47,7 @@ export const createBase = (
   if (++context.layerCount > MAX_LAYERS) throw new TooManyLayers()
   const named = nameOf(element)
   const key = context.createKey(element.attributes['id'] ?? (named || kind))
-  const blend = blendSchema.safeParse(style['mix-blend-mode'])
+  const blend = blendSchema.safeParse(style['mix-blend-mode'] ?? 'normal')
   return {
     key,
     name: named || KIND_NAMES[kind] || kind,
@@ -57,7 +60,7 @@ export const createBase = (
       ...readEffects(context, key, style.filter, scale),
       ...readBackdrop(context, key, style['backdrop-filter'], scale),
     ],
-    sizing: { width: 'fixed', height: 'fixed' },
+    sizing: FIXED,
     flow: 'in',
   }
 }
@@ -71,7 +74,7 @@ export const createPlain = (key: string, name: string): Base => ({
   blend: 'normal',
   rotationDeg: 0,
   effects: [],
-  sizing: { width: 'fixed', height: 'fixed' },
+  sizing: FIXED,
   flow: 'in',
 })
 

@@ -6,7 +6,7 @@ import { notes } from '../../notes/catalogue.js'
 import { adopt, createFrame, createPlain } from './base.js'
 import type { Surroundings, SvgContext } from './context.js'
 import { multiply, parseTransform, IDENTITY, type Matrix } from './matrix.js'
-import type { Style } from './style.js'
+import { inheritable, type Style } from './style.js'
 import { isElement, localName, type XmlElement } from './xml.js'
 
 type ReadElement = (
@@ -65,7 +65,7 @@ const readClipPath = (
 ): Limit => {
   const inside: Surroundings = {
     ...around,
-    style: context.resolveStyle(clip, {}),
+    style: inheritable(context.resolveStyle(clip, {})),
     matrix: matrixOf(clip, 'clipPathUnits', layer, matrix),
     isOutline: true,
     expanding: [...around.expanding, clip],
@@ -85,7 +85,7 @@ const readMask = (
   const style = context.resolveStyle(mask, {})
   const inside: Surroundings = {
     ...around,
-    style,
+    style: inheritable(style),
     matrix: matrixOf(mask, 'maskContentUnits', layer, matrix),
     expanding: [...around.expanding, mask],
   }

@@ -1,4 +1,5 @@
 import type { Asset } from '../../design/design.js'
+import type { Effect } from '../../design/paint.js'
 import { MAX_COORDINATE_PX } from '../../design/geometry.js'
 import { notes } from '../../notes/catalogue.js'
 import type { Note } from '../../notes/note.js'
@@ -17,6 +18,8 @@ export class SvgContext {
   private readonly parents = new Map<XmlElement, XmlElement>()
   private readonly sheet = new StyleSheet()
   private readonly keys = new Map<string, number>()
+  /** Effects of filters by the scale they were read at: one filter often serves thousands of layers. */
+  readonly effects = new Map<string, readonly Effect[]>()
   private readonly skipped = new Map<string, number>()
   layerCount = 0
 
@@ -47,7 +50,7 @@ export class SvgContext {
   private readonly parentOf = (element: XmlElement): XmlElement | undefined =>
     this.parents.get(element)
 
-  /** The style of an element below one with the style `parent`. */
+  /** The style of an element that inherits `parent`. */
   resolveStyle(element: XmlElement, parent: Style): Style {
     return resolveStyle(element, parent, this.sheet, this.parentOf)
   }
@@ -66,10 +69,14 @@ export class SvgContext {
   /** A key no other layer of this file has; the same for the same file. */
   createKey(wanted: string): string {
     const base = slug(wanted)
-    const used = this.keys.get(base) ?? 0
-    this.keys.set(base, used + 1)
-    if (used === 0) return base
-    return this.createKey(`${base}-${used + 1}`)
+    let count = (this.keys.get(base) ?? 0) + 1
+    let key = base
+    if (count > 1) {
+      while (this.keys.has((key = `${base}-${count}`))) count++
+      this.keys.set(key, 1)
+    }
+    this.keys.set(base, count)
+    return key
   }
 
   countSkipped(name: string): void {
@@ -85,9 +92,10 @@ export class SvgContext {
   }
 }
 
-/** What an element is drawn with: its transform to the screen, and the style it got so far. */
+/** What an element is drawn in: the transform to the screen, and the style it inherits. */
 export type Surroundings = {
   readonly matrix: Matrix
+  /** What elements here inherit. */
   readonly style: Style
   /** Size of the nearest viewport in its own units, for percentages. */
   readonly viewport: { readonly width: number; readonly height: number }
@@ -106,14 +114,18 @@ const decodeURIComponentSafely = (text: string): string => {
 }
 
 /** `App Header/Logo` → `app-header-logo`; never empty. */
-export const slug = (text: string): string =>
-  text
-    .normalize('NFKD')
-    .replace(/\p{M}/gu, '')
-    .toLowerCase()
-    .replace(/[^\p{L}\p{N}]+/gu, '-')
-    .replace(/^-|-$/g, '')
-    .slice(0, 80) || 'layer'
+export const slug = (text: string): string => {
+  const dashed = IS_ASCII.test(text)
+    ? text.toLowerCase().replace(/[^a-z0-9]+/g, '-')
+    : text
+        .normalize('NFKD')
+        .replace(/\p{M}/gu, '')
+        .toLowerCase()
+        .replace(/[^\p{L}\p{N}]+/gu, '-')
+  return dashed.replace(/^-|-$/g, '').slice(0, 80) || 'layer'
+}
+
+const IS_ASCII = /^[\x20-\x7e]*$/
 
 /** Whether a number can be a place or size in a design. */
 export const isDrawable = (...values: readonly number[]): boolean =>

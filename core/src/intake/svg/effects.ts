@@ -321,18 +321,21 @@ export const readEffects = (
   layer: string,
   reference: string | undefined,
   scale: number,
-): Effect[] => {
+): readonly Effect[] => {
   if (!reference || reference === 'none') return []
   if (!reference.startsWith('url(')) {
     return readFunctions(context, layer, reference, scale, 'blur')
   }
   const filter = context.findReference(reference)
   if (!filter) return []
+  const known = context.effects.get(`${scale} ${reference}`)
+  if (known) return known
   const { effects, problem } = runFilter(context, filter, scale)
+  const visible = effects.filter((e) => e.kind === 'shadow' || e.radius > 0)
   if (problem) {
     context.notes.push(notes.effectSkipped(context.file, layer, `filter step ${problem}`))
-  }
-  return effects.filter((e) => e.kind === 'shadow' || e.radius > 0)
+  } else context.effects.set(`${scale} ${reference}`, visible)
+  return visible
 }
 
 /** Reads `backdrop-filter`. */

@@ -11,7 +11,7 @@ import { joinStrokes } from './join-strokes.js'
 import { readImageLayer, readShapeLayer, readTextLayer } from './leaf.js'
 import { IDENTITY, multiply, parseTransform, scaleOf, translation, type Matrix } from './matrix.js'
 import { readShape, type Shape } from './shapes.js'
-import { parseLength, type Style } from './style.js'
+import { inheritable, parseLength, type Style } from './style.js'
 import { enter } from './viewport.js'
 import { isElement, localName, textOf, type XmlElement } from './xml.js'
 
@@ -87,12 +87,13 @@ const UNSUPPORTED: readonly (readonly [keyof Style, RegExp, string])[] = [
 ]
 
 const noteUnsupported = (context: SvgContext, layer: string, style: Style): void => {
-  const found = new Set<string>()
+  let before: string | undefined
   for (const [property, harmless, what] of UNSUPPORTED) {
     const value = style[property]
-    if (value !== undefined && !harmless.test(value)) found.add(what)
+    if (value === undefined || harmless.test(value) || what === before) continue
+    context.notes.push(notes.effectSkipped(context.file, layer, what))
+    before = what
   }
-  for (const what of found) context.notes.push(notes.effectSkipped(context.file, layer, what))
 }
 
 /** Stroke widths that depend on the viewport or the font, in px. */
@@ -197,7 +198,7 @@ const readContainer = (
   matrix: Matrix,
 ): Layer | undefined => {
   let content: readonly XmlElement[] = element.children.filter(isElement)
-  let inside = enter(element, name, around, matrix, style)
+  let inside = enter(element, name, around, matrix, inheritable(style))
   if (name === 'use') {
     const target = context.findReference(hrefOf(element))
     if (!target) return undefined

@@ -9,7 +9,7 @@ import { adopt, createFrame, TooManyLayers } from './base.js'
 import { readElement } from './elements.js'
 import { joinStrokes } from './join-strokes.js'
 import { findOutlinedText } from './outlined-text.js'
-import { parseLength } from './style.js'
+import { inheritable, parseLength } from './style.js'
 import { fitViewBox, parseViewBox } from './viewport.js'
 import { isElement, localName, parseXml, textOf, type XmlElement } from './xml.js'
 
@@ -50,7 +50,7 @@ export const readSvg = (
   const context = new SvgContext(file, root, siblings, measure)
   const stem = file.replace(/\.svg$/i, '')
   const screenKey = context.createKey(slug(stem))
-  const style = context.resolveStyle(root, {})
+  const style = inheritable(context.resolveStyle(root, {}))
   const matrix = fitViewBox(viewBox, size, root.attributes['preserveAspectRatio'])
   const viewport = viewBox ? { width: viewBox[2]!, height: viewBox[3]! } : size
   const screenBox = { x: 0, y: 0, ...size }

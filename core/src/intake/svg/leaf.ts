@@ -176,16 +176,20 @@ export const readTextLayer = (
   noteMirror(context, base, placement)
   const { box, scaleY: scale } = placement
   if (!isDrawableBox(box)) return undefined
+  const isSized = scale === 1 && placement.scaleX === 1
   const grow = <T extends { size?: number; lineHeight?: number; letterSpacing?: number }>(
     s: T,
-  ): T => ({
-    ...s,
-    ...(s.size !== undefined ? { size: roundPx(s.size * scale) } : {}),
-    ...(s.lineHeight !== undefined ? { lineHeight: roundPx(s.lineHeight * scale) } : {}),
-    ...(s.letterSpacing !== undefined
-      ? { letterSpacing: Math.round(s.letterSpacing * scale * 1000) / 1000 }
-      : {}),
-  })
+  ): T =>
+    isSized
+      ? s
+      : {
+          ...s,
+          ...(s.size !== undefined ? { size: roundPx(s.size * scale) } : {}),
+          ...(s.lineHeight !== undefined ? { lineHeight: roundPx(s.lineHeight * scale) } : {}),
+          ...(s.letterSpacing !== undefined
+            ? { letterSpacing: Math.round(s.letterSpacing * scale * 1000) / 1000 }
+            : {}),
+        }
   return {
     ...base,
     type: 'text',
@@ -200,13 +204,15 @@ export const readTextLayer = (
     box: roundBox(box),
     rotationDeg: placement.kind === 'rotated' ? placement.rotationDeg : 0,
     style: grow(text.style),
-    runs: text.runs.map((run) => ({ ...run, style: grow(run.style) })),
+    runs: isSized ? [...text.runs] : text.runs.map((r) => ({ ...r, style: grow(r.style) })),
     align: text.align,
-    lines: text.lines.map((l) => ({
-      ...l,
-      x: roundPx(l.x * placement.scaleX),
-      baseline: roundPx(l.baseline * scale),
-    })),
+    lines: isSized
+      ? [...text.lines]
+      : text.lines.map((l) => ({
+          ...l,
+          x: roundPx(l.x * placement.scaleX),
+          baseline: roundPx(l.baseline * scale),
+        })),
   }
 }
 

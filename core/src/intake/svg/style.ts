@@ -2,7 +2,7 @@ import type { StyleSheet } from './style-sheet.js'
 import type { XmlElement } from './xml.js'
 
 /** Properties that an element without its own value takes from its parent (SVG 2, property index). */
-const INHERITED = [
+const INHERITED_NAMES = [
   'clip-rule',
   'color',
   'dominant-baseline',
@@ -52,9 +52,10 @@ const OWN = [
   'vector-effect',
 ] as const
 
-type Property = (typeof INHERITED)[number] | (typeof OWN)[number]
+type Property = (typeof INHERITED_NAMES)[number] | (typeof OWN)[number]
 export type Style = Readonly<Partial<Record<Property, string>>>
 
+const INHERITED: ReadonlySet<string> = new Set(INHERITED_NAMES)
 const KNOWN: ReadonlySet<string> = new Set([...INHERITED, ...OWN])
 
 // Geometry that SVG 2 also allows in style sheets; without it such shapes would have no size.
@@ -71,6 +72,8 @@ const GEOMETRY: ReadonlySet<string> = new Set([
   'x',
   'y',
 ])
+
+const GEOMETRY_IN_STYLE = /(?:^|[;\s])(?:[cr]?[xyr]|d|width|height|transform)\s*:/
 
 type Declared = { readonly name: string; readonly value: string; readonly important: boolean }
 
@@ -134,11 +137,22 @@ const substitute = (value: string, variables: ReadonlyMap<string, string>, depth
   return next === value ? value : substitute(next, variables, depth + 1)
 }
 
+const SHORTHANDS: ReadonlySet<string> = new Set(['font', 'text-decoration-line'])
+
+/** What the children of an element with this style take from it; worked out once for all of them. */
+export const inheritable = (style: Style): Style => {
+  const taken: Partial<Record<string, string>> = {}
+  for (const property in style) {
+    if (INHERITED.has(property)) taken[property] = style[property as Property]!
+  }
+  return taken
+}
+
 const NO_VARIABLES: ReadonlyMap<string, string> = new Map()
 
 /**
- * The style of an element (CSS Cascade 5, 6): what it inherits, its presentation attributes, what style
- * sheets say, then its `style`; important ones last.
+ * The style of an element (CSS Cascade 5, 6): what it inherits (`parent`, see `inheritable`), its
+ * presentation attributes, what style sheets say, then its `style`; important ones last.
  */
 export const resolveStyle = (
   element: XmlElement,
@@ -146,17 +160,13 @@ export const resolveStyle = (
   sheet?: StyleSheet,
   parentOf?: (element: XmlElement) => XmlElement | undefined,
 ): Style => {
-  const style: Partial<Record<string, string>> = {}
-  for (const property of INHERITED) {
-    const value = parent[property]
-    if (value !== undefined) style[property] = value
-  }
+  const style: Partial<Record<string, string>> = { ...parent }
   const variables = sheet?.variables ?? NO_VARIABLES
   const set = (name: string, raw: string): void => {
+    if (!KNOWN.has(name) && !SHORTHANDS.has(name)) return
     const value = substitute(raw, variables)
     if (name === 'font') for (const [longhand, part] of expandFont(value)) set(longhand, part)
     else if (name === 'text-decoration-line') style['text-decoration'] = value
-    else if (!KNOWN.has(name)) return
     else if (value === 'inherit') style[name] = parent[name as Property]
     else if (value === 'initial' || value === 'unset') delete style[name]
     else if (name === 'font-size') {
@@ -186,7 +196,7 @@ export const withStyledGeometry = (
   parentOf: (element: XmlElement) => XmlElement | undefined,
 ): XmlElement => {
   const inline = element.attributes['style']
-  if (sheet.isEmpty && !inline) return element
+  if (sheet.isEmpty && !(inline && GEOMETRY_IN_STYLE.test(inline))) return element
   const declared = [
     ...sheet.declarationsFor(element, parentOf),
     ...(inline ? parseDeclarations(inline) : []),

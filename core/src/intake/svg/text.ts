@@ -3,7 +3,7 @@ import { roundBox, roundPx, uniteBoxes } from '../../design/geometry.js'
 import type { DrawnLine, TextRun, TextStyle } from '../../design/text.js'
 import { baselineOffset, type TextMeasure } from '../../text/measure.js'
 import { readTextColor } from './paint.js'
-import { parseLength, type Style } from './style.js'
+import { inheritable, parseLength, type Style } from './style.js'
 import type { SvgContext } from './context.js'
 import { isElement, localName, type XmlElement } from './xml.js'
 
@@ -83,13 +83,19 @@ const readTextStyle = (context: SvgContext, layer: string, style: Style): TextSt
 }
 
 /** `10 18.5 27` → numbers; SVG allows one per character. */
-const readLengths = (value: string | undefined, fontPx: number): number[] =>
-  (value ?? '')
+const readLengths = (value: string | undefined, fontPx: number): readonly number[] => {
+  if (value === undefined) return NONE
+  const single = Number(value)
+  if (value !== '' && Number.isFinite(single)) return [single]
+  return value
     .trim()
     .split(/[\s,]+/)
     .filter(Boolean)
     .map((v) => parseLength(v, 0, fontPx))
     .filter(Number.isFinite)
+}
+
+const NONE: readonly number[] = []
 
 /**
  * The spacing that places given for every character come to: `x="0 9 18"`, or `dx="0 1 1"`. Undefined when
@@ -102,6 +108,7 @@ const spacingOfPlaces = (
   style: TextStyle,
   measure: TextMeasure,
 ): number | undefined => {
+  if (xs.length < 2 && dxs.length < 2) return undefined
   const characters = [...text]
   const count = Math.min(characters.length, Math.max(xs.length, dxs.length))
   if (count < 2) return undefined
@@ -119,7 +126,9 @@ const spacingOfPlaces = (
 }
 
 /** How far below the given height the baseline lies, for text that is not placed by its baseline. */
-const baselineShift = (style: Style, { size }: TextStyle, ascent: number, descent: number) => {
+const baselineShift = (style: Style, textStyle: TextStyle, measure: TextMeasure): number => {
+  const { size } = textStyle
+  const { ascentPx: ascent, descentPx: descent } = measure.line(textStyle)
   switch (style['dominant-baseline']) {
     case 'middle':
       return size * 0.26
@@ -148,13 +157,17 @@ const collectChunks = (
   const chunks: Chunk[] = []
   const visit = (current: XmlElement, currentStyle: Style): void => {
     const { attributes } = current
-    const textStyle = readTextStyle(context, layer, currentStyle)
+    let known: TextStyle | undefined
+    // Most texts hold only spans, each with a style of its own.
+    const textStyle = (): TextStyle => (known ??= readTextStyle(context, layer, currentStyle))
     const keepsSpaces = isPreserving(currentStyle)
     const anchor = currentStyle['text-anchor'] ?? 'start'
-    const lengths = (name: string): number[] => readLengths(attributes[name], textStyle.size)
+    const fontPx = Number(currentStyle['font-size'] ?? 16)
+    const lengths = (name: string): readonly number[] => readLengths(attributes[name], fontPx)
     const [xs, dxs] = [lengths('x'), lengths('dx')]
-    const { ascentPx, descentPx } = context.measure.line(textStyle)
-    const shift = baselineShift(currentStyle, textStyle, ascentPx, descentPx)
+    const shift = currentStyle['dominant-baseline']
+      ? baselineShift(currentStyle, textStyle(), context.measure)
+      : 0
     const y = lengths('y')[0]
     let start: Pick<Chunk, 'x' | 'y' | 'dx' | 'dy'> = {
       ...(xs[0] === undefined ? {} : { x: xs[0] }),
@@ -162,25 +175,27 @@ const collectChunks = (
       dx: dxs[0] ?? 0,
       dy: lengths('dy')[0] ?? 0,
     }
+    let passedOn: Style | undefined
     for (const child of current.children) {
       if (isElement(child)) {
         const name = localName(child.name)
         if (name === 'tspan' || name === 'a') {
           const needsStart = start.x !== undefined || start.y !== undefined || start.dx || start.dy
           if (needsStart) {
-            chunks.push({ text: '', style: textStyle, ...start, anchor })
+            chunks.push({ text: '', style: textStyle(), ...start, anchor })
             start = { dx: 0, dy: 0 }
           }
-          visit(child, context.resolveStyle(child, currentStyle))
+          passedOn ??= inheritable(currentStyle)
+          visit(child, context.resolveStyle(child, passedOn))
         } else if (name !== 'title' && name !== 'desc') context.countSkipped(`text ${name}`)
         continue
       }
       const text = keepsSpaces ? child.replace(/[\t\r\n]/g, ' ') : child.replace(/\s+/g, ' ')
       if (text === '') continue
-      const spacing = spacingOfPlaces(text.trim(), xs, dxs, textStyle, context.measure)
+      const spacing = spacingOfPlaces(text.trim(), xs, dxs, textStyle(), context.measure)
       chunks.push({
         text,
-        style: spacing === undefined ? textStyle : { ...textStyle, letterSpacing: spacing },
+        style: spacing === undefined ? textStyle() : { ...textStyle(), letterSpacing: spacing },
         ...start,
         anchor,
       })
@@ -281,6 +296,7 @@ const median = (values: readonly number[]): number =>
 
 /** The style most characters have: the layer's own; the others are runs that differ. */
 const findBaseStyle = (placed: readonly Placed[]): TextStyle => {
+  if (placed.every((p) => p.style === placed[0]!.style)) return placed[0]!.style
   const counts = new Map<string, { readonly style: TextStyle; characters: number }>()
   for (const { style, text } of placed) {
     const key = JSON.stringify(style)
