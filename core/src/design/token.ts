@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { lengthPx } from './geometry.js'
 import { colorSchema, effectSchema } from './paint.js'
 import { textStyleSchema } from './text.js'
 
@@ -12,6 +13,11 @@ const named = { name: z.string().min(1).max(200), description: z.string().option
 
 /** `values` holds one value per mode; a mode without a value has that of the first mode. */
 export const tokenSchema = z.discriminatedUnion('type', [
+  z.strictObject({
+    type: z.literal('border'),
+    values: valuesOf(z.strictObject({ color: colorSchema, width: lengthPx, dashed: z.boolean() })),
+    ...named,
+  }),
   z.strictObject({ type: z.literal('color'), values: valuesOf(colorSchema), ...named }),
   z.strictObject({ type: z.literal('space'), values: valuesOf(z.number()), ...named }),
   z.strictObject({ type: z.literal('radius'), values: valuesOf(z.number()), ...named }),

@@ -1,32 +1,29 @@
-import type { Design, Screen } from '../design/design.js'
-import type { Layer } from '../design/layer.js'
-import { mapLayers } from '../design/walk.js'
+import type { Design } from '../design/design.js'
 import { notes } from '../notes/catalogue.js'
 import type { Note } from '../notes/note.js'
-import type { Edit, EditKind } from './edit.js'
+import type { Edit, EditKind, EditOf } from './edit.js'
+import { hide, remove, rename } from './layers.js'
+import { addToken, importTokens, mergeToken, removeToken, renameToken } from './tokens.js'
 
-/** What an edit makes of its layer; undefined removes it. */
-type Change<K extends EditKind> = (
-  layer: Layer,
-  edit: Extract<Edit, { kind: K }>,
-) => Layer | undefined
+/** Makes one edit; gives the same design back when it does not apply. */
+type Apply<K extends EditKind> = (design: Design, edit: EditOf<K>) => Design
 
-const CHANGES: { readonly [K in EditKind]: Change<K> } = {
-  hide: (layer, { hidden }) => ({ ...layer, visible: !hidden }),
-  remove: () => undefined,
-  rename: (layer, { name }) => ({ ...layer, name }),
+const KINDS: { readonly [K in EditKind]: Apply<K> } = {
+  'add-token': addToken,
+  hide,
+  'import-tokens': importTokens,
+  'merge-token': mergeToken,
+  remove,
+  'remove-token': removeToken,
+  rename,
+  'rename-token': renameToken,
 }
 
-const applyEdit = (design: Design, edit: Edit): Design => {
-  const change = CHANGES[edit.kind] as Change<EditKind>
-  const screens = design.screens.flatMap(
-    (screen) =>
-      (mapLayers(screen, (layer) => (layer.key === edit.layer ? change(layer, edit) : layer)) ??
-        []) as Screen,
-  )
-  const isSame =
-    screens.length === design.screens.length && screens.every((s, i) => s === design.screens[i])
-  return isSame ? design : { ...design, screens }
+/** The layer or token an edit is about. */
+const subjectOf = (edit: Edit): { readonly kind: 'layer' | 'token'; readonly name: string } => {
+  if ('layer' in edit) return { kind: 'layer', name: edit.layer }
+  if (edit.kind === 'add-token') return { kind: 'token', name: edit.token.name }
+  return { kind: 'token', name: edit.kind === 'import-tokens' ? '' : edit.token }
 }
 
 export type Edited = {
@@ -37,16 +34,26 @@ export type Edited = {
 
 /**
  * Takes an edition's design and the edits in the order they were made; returns the changed design.
- * An edit whose layer is not there any more is adrift: kept, reported, and without effect. The last
- * screen is never removed, since a design without screens is none.
+ * An edit that does not apply any more is adrift: kept, reported, and without effect. The last screen is
+ * never removed, since a design without screens is none.
  */
 export const applyEdits = (design: Design, edits: readonly Edit[]): Edited => {
   const adrift: Edit[] = []
   let current = design
   for (const edit of edits) {
-    const next = applyEdit(current, edit)
-    if (next === current || next.screens.length === 0) adrift.push(edit)
+    const apply = KINDS[edit.kind] as Apply<EditKind>
+    const next = apply(current, edit)
+    if (next === current) adrift.push(edit)
     else current = next
   }
-  return { design: current, adrift, notes: adrift.map((e) => notes.editAdrift(e.layer, e.kind)) }
+  return {
+    design: current,
+    adrift,
+    notes: adrift.map((edit) => {
+      const { kind, name } = subjectOf(edit)
+      return kind === 'layer'
+        ? notes.editAdrift(name, edit.kind)
+        : notes.tokenEditAdrift(name, edit.kind)
+    }),
+  }
 }

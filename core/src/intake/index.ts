@@ -1,26 +1,27 @@
 import type { Asset, Design } from '../design/design.js'
 import { readDesign } from '../design/read-design.js'
+import { importTokens } from '../edits/tokens.js'
 import { notes } from '../notes/catalogue.js'
 import { failed, type Note, type Outcome } from '../notes/note.js'
 import { createTableMeasure, type TextMeasure } from '../text/measure.js'
+import { isTokenFile, readTokens, type TokenFile } from '../tokens/read-tokens.js'
 import { mimeOfName } from './assets.js'
 import { encodeBase64 } from './base64.js'
+import { baseName, isFontFile, MAX_FILE_BYTES, type InputFile } from './input-file.js'
 import { findConflicts, joinDesigns, prefixNames } from './join-designs.js'
+import { isKnownPicture } from './picture-size.js'
 import { readSvg } from './svg/index.js'
+import { isZip, unzip } from './unzip.js'
 
-/** Largest file that is read. Above it a message is kinder than a frozen page. */
-export const MAX_FILE_BYTES = 40_000_000
-
-/** A file as it was chosen, dropped, pasted or named on the command line. */
-export type InputFile = { readonly name: string; readonly bytes: Uint8Array }
-
-/** What came of each file; a bad file among good ones stops only itself. */
+/** What came of the files; a bad one among good ones stops only itself. */
 export type Intake = {
   readonly design: Design | undefined
   readonly notes: readonly Note[]
+  /** Font files that came along. */
+  readonly fonts: readonly InputFile[]
 }
 
-const baseName = (path: string): string => path.split(/[\\/]/).at(-1)!
+type Progress = (done: number, of: number, file: string) => void
 
 const decodeUtf8 = (bytes: Uint8Array, file: string): Outcome<string> => {
   try {
@@ -31,21 +32,24 @@ const decodeUtf8 = (bytes: Uint8Array, file: string): Outcome<string> => {
   }
 }
 
-const readJson = (text: string, file: string): Outcome<Design> => {
-  let document: unknown
+const parseJson = (text: string, file: string): Outcome<unknown> => {
   try {
-    document = JSON.parse(text)
+    return { ok: true, value: JSON.parse(text) as unknown, notes: [] }
   } catch (error) {
     return failed([notes.brokenJson(file, (error as Error).message)])
   }
-  return readDesign(document, file)
 }
+
+/** A file that is text: a design, or tokens for one. */
+type Read =
+  | { readonly kind: 'design'; readonly design: Design }
+  | { readonly kind: 'tokens'; readonly file: TokenFile }
 
 const readOne = (
   input: InputFile,
   siblings: ReadonlyMap<string, Asset>,
   measure: TextMeasure,
-): Outcome<Design> => {
+): Outcome<Read> => {
   const file = baseName(input.name)
   if (input.bytes.length === 0) return failed([notes.fileEmpty(file)])
   if (input.bytes.length > MAX_FILE_BYTES) {
@@ -53,46 +57,109 @@ const readOne = (
   }
   const decoded = decodeUtf8(input.bytes, file)
   if (!decoded.ok) return decoded
-  const start = decoded.value.trimStart()
-  if (start === '') return failed([notes.fileEmpty(file)])
-  if (start.startsWith('<')) return readSvg(decoded.value.trimStart(), file, siblings, measure)
-  if (start.startsWith('{') || start.startsWith('[')) return readJson(decoded.value, file)
-  return failed([notes.unknownFormat(file)])
+  const text = decoded.value.trimStart()
+  if (text === '') return failed([notes.fileEmpty(file)])
+  const asDesign = (outcome: Outcome<Design>): Outcome<Read> =>
+    outcome.ok ? { ...outcome, value: { kind: 'design', design: outcome.value } } : outcome
+  if (text.startsWith('<')) return asDesign(readSvg(text, file, siblings, measure))
+  if (!text.startsWith('{') && !text.startsWith('[')) return failed([notes.unknownFormat(file)])
+  const parsed = parseJson(text, file)
+  if (!parsed.ok) return parsed
+  return isTokenFile(parsed.value)
+    ? { ...parsed, value: { kind: 'tokens', file: { name: file, document: parsed.value } } }
+    : asDesign(readDesign(parsed.value, file))
 }
 
+const isRaster = (name: string): boolean => {
+  const mime = mimeOfName(name)
+  return mime !== undefined && mime !== 'image/svg+xml'
+}
+
+/** Puts what is in archives in their place; an archive in an archive stays unread. */
+const unpack = (files: readonly InputFile[], found: Note[]): InputFile[] =>
+  files.flatMap((file) => {
+    if (!isZip(file.bytes)) return [file]
+    const outcome = unzip(file)
+    found.push(...outcome.notes)
+    if (!outcome.ok) return []
+    const known = outcome.value.filter(
+      ({ name }) => /\.(svg|json)$/i.test(name) || isRaster(name) || isFontFile(name),
+    )
+    const others = outcome.value.length - known.length
+    if (others > 0) found.push(notes.zipSkipped(baseName(file.name), others))
+    return known
+  })
+
+/** Pictures by file name, for the designs that show them. */
+const collectPictures = (files: readonly InputFile[], found: Note[]): Map<string, Asset> => {
+  const siblings = new Map<string, Asset>()
+  for (const { name, bytes } of files.filter((f) => isRaster(f.name))) {
+    const base = baseName(name)
+    const data = encodeBase64(bytes)
+    if (isKnownPicture(data)) siblings.set(base, { name: base, mime: mimeOfName(base)!, data })
+    else found.push(notes.pictureBroken(base))
+  }
+  return siblings
+}
+
+const addTokens = (design: Design, files: readonly TokenFile[], found: Note[]): Design => {
+  const { modes, tokens, notes: problems } = readTokens(files)
+  found.push(...problems)
+  if (tokens.length === 0) return design
+  const next = importTokens(design, {
+    kind: 'import-tokens',
+    modes: [...modes],
+    tokens: [...tokens],
+  })
+  // Without tokens of its own the design has no modes either: those of the files are its.
+  return design.tokens.length === 0 ? nameFirstMode(next, design.modes[0]!, modes[0]!) : next
+}
+
+const nameFirstMode = (design: Design, from: string, to: string): Design => ({
+  ...design,
+  modes: design.modes.map((mode) => (mode === from ? to : mode)),
+  tokens: design.tokens.map((token) => {
+    const values = Object.entries(token.values).map(([mode, v]) => [mode === from ? to : mode, v])
+    return { ...token, values: Object.fromEntries(values) } as typeof token
+  }),
+})
+
 /**
- * Takes files (designs, and pictures they refer to), returns one design with all their screens, in the
- * order given, and notes on what could not be read. Never runs, fetches or guesses anything.
+ * Takes files (designs, pictures they refer to, token files, fonts, archives of all these), returns one
+ * design with all their screens, in the order given, and notes on what could not be read. Never runs,
+ * fetches or guesses anything.
  */
 export const readFiles = (
   files: readonly InputFile[],
   measure: TextMeasure = createTableMeasure(),
+  progress: Progress = () => undefined,
 ): Intake => {
-  const isPicture = (f: InputFile): boolean => {
-    const mime = mimeOfName(f.name)
-    return mime !== undefined && mime !== 'image/svg+xml'
-  }
-  const siblings = new Map<string, Asset>()
-  for (const f of files.filter(isPicture)) {
-    const name = baseName(f.name)
-    siblings.set(name, { name, mime: mimeOfName(name)!, data: encodeBase64(f.bytes) })
-  }
+  const found: Note[] = []
+  const all = unpack(files, found)
+  const fonts = all.filter((f) => isFontFile(f.name))
+  const siblings = collectPictures(all, found)
+  const texts = all.filter((f) => !isRaster(f.name) && !isFontFile(f.name))
+  const tokenFiles: TokenFile[] = []
   let design: Design | undefined
   let count = 1
-  const found: Note[] = []
-  for (const input of files.filter((f) => !isPicture(f))) {
+  texts.forEach((input, i) => {
+    const name = baseName(input.name)
+    progress(i, texts.length, name)
     const outcome = readOne(input, siblings, measure)
     found.push(...outcome.notes)
-    if (!outcome.ok) continue
-    if (!design) {
-      design = outcome.value
-      continue
+    if (!outcome.ok) return
+    if (outcome.value.kind === 'tokens') tokenFiles.push(outcome.value.file)
+    else if (!design) design = outcome.value.design
+    else {
+      count++
+      for (const token of findConflicts(design, outcome.value.design)) {
+        found.push(notes.tokenConflict(name, token))
+      }
+      design = joinDesigns(design, prefixNames(outcome.value.design, String(count)))
     }
-    count++
-    for (const token of findConflicts(design, outcome.value)) {
-      found.push(notes.tokenConflict(baseName(input.name), token))
-    }
-    design = joinDesigns(design, prefixNames(outcome.value, String(count)))
-  }
-  return { design, notes: found }
+  })
+  if (design && tokenFiles.length > 0) design = addTokens(design, tokenFiles, found)
+  else found.push(...tokenFiles.map((file) => notes.tokensWithoutDesign(file.name)))
+  if (!design && found.length === 0) found.push(notes.noDesign(files.map((f) => baseName(f.name))))
+  return { design, notes: found, fonts }
 }

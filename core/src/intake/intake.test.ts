@@ -1,6 +1,8 @@
 import { bytes, document, frame, layer, readSvgText } from '../testing/design.js'
 import { readDesign } from '../design/read-design.js'
-import { MAX_FILE_BYTES, readFiles } from './index.js'
+import { strToU8, zipSync, type Zippable } from 'fflate'
+import { readFiles } from './index.js'
+import { MAX_FILE_BYTES } from './input-file.js'
 
 const codes = (name: string, content: Uint8Array | string) => {
   const { design, notes } = readFiles([
@@ -136,6 +138,80 @@ test('a token that two files give different values is kept as the first has it, 
   expect(notes).toMatchObject([{ code: 'intake/token-conflict', where: { file: '12.json' } }])
 })
 
+// The header of a PNG of 48 x 32 px.
+const PNG = Uint8Array.from(
+  Buffer.from('89504e470d0a1a0a0000000d494844520000003000000020080200000000000000', 'hex'),
+)
+
+describe('archives', () => {
+  const SVG = '<svg xmlns="http://www.w3.org/2000/svg"><rect width="9" height="9"/></svg>'
+  const read = (entries: Zippable) => readFiles([{ name: 'all.zip', bytes: zipSync(entries) }])
+
+  test('designs, pictures and fonts in one are taken out of their folders', () => {
+    const image = SVG.replace('<rect', '<image href="img/sea.png"/><rect')
+    const { design, fonts, notes } = read({
+      screens: { 'home.svg': strToU8(image), img: { 'sea.png': PNG } },
+      'fonts/Inter.woff2': Uint8Array.from([1]),
+      '__MACOSX/x': Uint8Array.from([1]),
+      'read me.txt': strToU8('hello'),
+    })
+    expect(design!.screens.map((s) => s.name)).toEqual(['home'])
+    expect(Object.keys(design!.assets)).toEqual(['sea'])
+    expect(fonts.map((f) => f.name)).toEqual(['fonts/Inter.woff2'])
+    expect(notes.map((n) => n.code)).toEqual(['intake/zip-skipped'])
+  })
+
+  test.each([
+    ['a name that climbs out', { '../../etc/home.svg': strToU8(SVG) }, 'intake/zip-path'],
+    ['an absolute name', { '/etc/home.svg': strToU8(SVG) }, 'intake/zip-path'],
+    ['a file that swells', { 'a.svg': new Uint8Array(5_000_000) }, 'intake/zip-too-large'],
+    [
+      'too many files',
+      Object.fromEntries(Array.from({ length: 2001 }, (_, i) => [`${i}.svg`, strToU8('')])),
+      'intake/zip-too-many',
+    ],
+  ])('%s is refused before anything is unpacked', (_what, entries, code) => {
+    const { design, notes } = read(entries as Zippable)
+    expect(design).toBeUndefined()
+    expect(notes.map((n) => n.code)).toEqual([code])
+  })
+
+  test('a broken one says so', () => {
+    const broken = zipSync({ 'a.svg': strToU8(SVG) }).slice(0, 40)
+    const { notes } = readFiles([{ name: 'all.zip', bytes: broken }])
+    expect(notes.map((n) => n.code)).toEqual(['intake/zip-broken'])
+  })
+})
+
+test('files without a design among them are named', () => {
+  const { notes } = readFiles([{ name: 'sea.png', bytes: PNG }])
+  expect(notes.map((n) => n.message)).toEqual(['There is no design in "sea.png".'])
+})
+
+describe('token files beside a design', () => {
+  const TOKENS = (color: string) =>
+    bytes(JSON.stringify({ ink: { $type: 'color', $value: color } }))
+  const design = { name: 'a.json', bytes: bytes(JSON.stringify(document([frame('home', [])]))) }
+
+  test('become its tokens, one file a mode', () => {
+    const { design: read, notes } = readFiles([
+      design,
+      { name: 'tokens.light.json', bytes: TOKENS('#111111') },
+      { name: 'tokens.dark.json', bytes: TOKENS('#eeeeee') },
+    ])
+    expect(notes).toEqual([])
+    expect(read!.modes).toEqual(['light', 'dark'])
+    expect(read!.tokens).toEqual([
+      { name: 'ink', type: 'color', values: { light: '#111111', dark: '#eeeeee' } },
+    ])
+  })
+
+  test('alone they are no design', () => {
+    const { notes } = readFiles([{ name: 'tokens.json', bytes: TOKENS('#111111') }])
+    expect(notes.map((n) => n.code)).toEqual(['tokens/without-design'])
+  })
+})
+
 describe('pictures', () => {
   const svg = (href: string) =>
     `<svg xmlns="http://www.w3.org/2000/svg"><image id="Photo" width="9" height="9" href="${href}"/></svg>`
@@ -143,10 +219,26 @@ describe('pictures', () => {
   test('one beside the file is taken in', () => {
     const { design, notes } = readFiles([
       { name: 'a.svg', bytes: bytes(svg('img/sea.png')) },
+      { name: 'sea.png', bytes: PNG },
+    ])
+    expect(design!.assets).toEqual({
+      sea: {
+        name: 'sea.png',
+        mime: 'image/png',
+        width: 48,
+        height: 32,
+        data: Buffer.from(PNG).toString('base64'),
+      },
+    })
+    expect(notes).toEqual([])
+  })
+
+  test('one that is not what its name promises is left out, with a note', () => {
+    const { notes } = readFiles([
+      { name: 'a.svg', bytes: bytes(svg('sea.png')) },
       { name: 'sea.png', bytes: Uint8Array.from([1, 2, 3]) },
     ])
-    expect(design!.assets).toEqual({ sea: { name: 'sea.png', mime: 'image/png', data: 'AQID' } })
-    expect(notes).toEqual([])
+    expect(notes.map((n) => n.code)).toEqual(['intake/picture-broken', 'intake/image-missing'])
   })
 
   test('one that did not come along leaves a grey box and a note', () => {

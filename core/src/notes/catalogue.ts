@@ -24,6 +24,48 @@ export const notes = {
       `${quote(file)} has ${megabytes(bytes)}; at most ${megabytes(limit)} can be read.`,
       'Export fewer screens at a time, or link large pictures in place of embedding them.',
     ),
+  noDesign: (files: readonly string[]) =>
+    note('error', 'intake/no-design')(
+      {},
+      `There is no design in ${files.map(quote).join(', ') || 'what was chosen'}.`,
+      'Choose a .svg file or a design in .json; pictures, fonts and tokens may come with it.',
+    ),
+  zipBroken: (file: string) =>
+    note('error', 'intake/zip-broken')(
+      { file },
+      `The archive ${quote(file)} cannot be unpacked.`,
+      'Make it again, without a password, or choose the files in it.',
+    ),
+  zipPath: (file: string, path: string) =>
+    note('error', 'intake/zip-path')(
+      { file, path },
+      `The archive ${quote(file)} holds the name ${quote(path)}, which leads out of its folder. Nothing of it was unpacked.`,
+      'Do not use this archive, or make a new one of the files you know.',
+    ),
+  zipTooMany: (file: string, limit: number) =>
+    note('error', 'intake/zip-too-many')(
+      { file },
+      `The archive ${quote(file)} holds more than ${limit} files.`,
+      'Choose the files you need.',
+    ),
+  zipTooLarge: (file: string, bytes: number, limit: number) =>
+    note('error', 'intake/zip-too-large')(
+      { file },
+      `Unpacked, the archive ${quote(file)} has ${megabytes(bytes)}; at most ${megabytes(limit)}, ${megabytes(40_000_000)} a file, and nothing that grows more than 200-fold is unpacked.`,
+      'Choose the files you need.',
+    ),
+  zipSkipped: (file: string, count: number) =>
+    note('info', 'intake/zip-skipped')(
+      { file },
+      `${count === 1 ? 'One file' : `${count} files`} in ${quote(file)} ${count === 1 ? 'is' : 'are'} no design, picture, token file or font and ${count === 1 ? 'was' : 'were'} left out.`,
+      'Nothing needs to be done.',
+    ),
+  pictureBroken: (file: string) =>
+    note('warning', 'intake/picture-broken')(
+      { file },
+      `${quote(file)} is not the picture its name promises and was left out.`,
+      'Export it again as PNG, JPEG, GIF, WebP or AVIF.',
+    ),
   unknownFormat: (file: string) =>
     note('error', 'intake/unknown-format')(
       { file },
@@ -144,6 +186,24 @@ export const notes = {
       `The token ${quote(token)} of ${quote(file)} has another value than the token of that name before it, which was kept.`,
       'Give one of them another name, or open the files as separate projects.',
     ),
+  tokenRefused: (file: string, token: string, reason: string) =>
+    note('warning', 'tokens/refused')(
+      { file, path: token },
+      `The token ${quote(token)} of ${quote(file)} was left out: ${reason}.`,
+      'Correct it in the token file and import it again.',
+    ),
+  tokensSkipped: (file: string, type: string, count: number) =>
+    note('info', 'tokens/skipped')(
+      { file },
+      `${count === 1 ? 'One token' : `${count} tokens`} of the type ${quote(type)} in ${quote(file)} ${count === 1 ? 'has' : 'have'} no place in a design and ${count === 1 ? 'was' : 'were'} left out.`,
+      'Keep them in your code by hand.',
+    ),
+  tokensWithoutDesign: (file: string) =>
+    note('error', 'tokens/without-design')(
+      { file },
+      `${quote(file)} holds design tokens; there is no design beside it to use them.`,
+      'Choose it together with a design file, or import it on the desk under Tokens.',
+    ),
   newerVersion: (file: string, version: number, known: number) =>
     note('error', 'design/newer-version')(
       { file, path: 'version' },
@@ -185,6 +245,12 @@ export const notes = {
       { layer },
       `The edit "${edit}" no longer applies: there is no layer ${quote(layer)}.`,
       'Redo it on the layer that took its place, or remove the edit.',
+    ),
+  tokenEditAdrift: (token: string, edit: string) =>
+    note('warning', 'edits/adrift')(
+      {},
+      `The edit "${edit}" no longer applies${token ? `: the token ${quote(token)} is not there, or its name is taken` : ''}.`,
+      'Redo it under Tokens, or remove the edit.',
     ),
   nothingVisible: () =>
     note('warning', 'convert/nothing-visible')(

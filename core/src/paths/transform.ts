@@ -1,5 +1,5 @@
 import { arcToCubics } from './arc.js'
-import { A, arityOf, C, H, L, M, V, Z, type Path } from './parse.js'
+import { A, arityOf, C, H, L, M, Q, S, T, V, Z, type Path } from './parse.js'
 
 /** x' = a·x + c·y + e, y' = b·x + d·y + f. */
 type Affine = readonly [a: number, b: number, c: number, d: number, e: number, f: number]
@@ -39,10 +39,18 @@ const transformFreely = ({ codes, values }: Path, [a, b, c, d, e, f]: Affine): P
   const add = (px: number, py: number): void => {
     out.push(a * px + c * py + e, b * px + d * py + f)
   }
+  let before = 0
   for (const code of codes) {
     const arity = arityOf(code)
     const end = at + arity
-    if (code === H || code === V) {
+    if (before === A && (code === S || code === T)) {
+      // After an arc there is no handle to mirror; after the curves that stand for it there would be.
+      newCodes.push(code === S ? C : Q)
+      add(x, y)
+      for (let i = at; i < end; i += 2) add(values[i]!, values[i + 1]!)
+      x = values[end - 2]!
+      y = values[end - 1]!
+    } else if (code === H || code === V) {
       if (code === H) x = values[at]!
       else y = values[at]!
       newCodes.push(L)
@@ -64,6 +72,7 @@ const transformFreely = ({ codes, values }: Path, [a, b, c, d, e, f]: Affine): P
       if (code === M) [startX, startY] = [x, y]
     }
     at = end
+    before = code
   }
   return { codes: newCodes, values: out }
 }

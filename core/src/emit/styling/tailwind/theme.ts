@@ -8,6 +8,7 @@ type TokenType = ThemeToken['type']
 
 /** Where a token lives in the theme, by its type. */
 const NAMESPACE: Readonly<Record<TokenType, string>> = {
+  border: 'border',
   color: 'color',
   space: 'spacing',
   radius: 'radius',
@@ -69,6 +70,9 @@ const slugOf = ({ name, type }: ThemeToken): string => {
 
 const declarationsOf = (token: ThemeToken, variable: string): [string, string][] => {
   switch (token.type) {
+    // Layers refer to the parts of a border, never to the whole.
+    case 'border':
+      return []
     case 'color':
       return [[variable, cssColor(token.value as string)]]
     case 'space':
@@ -110,6 +114,7 @@ export class TailwindTheme {
 
   constructor(private readonly tokens: UiTheme) {
     const names: Record<string, UniqueNames> = {
+      border: new UniqueNames('-'),
       color: new UniqueNames('-', TEXT_WORDS),
       spacing: new UniqueNames('-'),
       radius: new UniqueNames('-'),

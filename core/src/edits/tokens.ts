@@ -1,0 +1,166 @@
+import type { Design } from '../design/design.js'
+import type { Layer } from '../design/layer.js'
+import type { Token } from '../design/token.js'
+import { mapLayers } from '../design/walk.js'
+import { isSameValueType, listTokenFields, setTokenField } from '../tokens/fields.js'
+import { resolveTokenValue } from '../tokens/resolve.js'
+import type { EditOf } from './edit.js'
+
+/** Changes the layers of the screens and of the components. */
+const changeLayers = (design: Design, change: (layer: Layer) => Layer): Design => ({
+  ...design,
+  screens: design.screens.map((s) => mapLayers(s, change) as typeof s),
+  components: design.components.map((set) => ({
+    ...set,
+    variants: set.variants.map((v) => mapLayers(v, change) as typeof v),
+  })),
+})
+
+const byName = (design: Design): Map<string, Token> =>
+  new Map(design.tokens.map((t) => [t.name, t]))
+
+const valueIn = (design: Design, token: Token): unknown =>
+  resolveTokenValue(byName(design), token, design.modes[0]!)
+
+export const addToken = (design: Design, { token, uses }: EditOf<'add-token'>): Design => {
+  if (byName(design).has(token.name)) return design
+  const added = { ...design, tokens: [...design.tokens, token] }
+  const value = valueIn(added, token)
+  if (value === undefined) return design
+  const wanted = new Map<string, string[]>()
+  for (const { layer, path } of uses) wanted.set(layer, [...(wanted.get(layer) ?? []), path])
+  return changeLayers(added, (layer) => {
+    const paths = wanted.get(layer.key)
+    if (!paths) return layer
+    // A later edition may have changed the layer: only fields it still has are set.
+    const fields = listTokenFields(layer).filter(
+      (f) => f.type === token.type && paths.includes(f.path),
+    )
+    return fields.reduce((l, { path }) => setTokenField(l, path, token.name, value), layer)
+  })
+}
+
+/** Tokens with every alias to one name changed. */
+const changeAliases = (
+  tokens: readonly Token[],
+  name: string,
+  change: (mode: string) => unknown,
+): Token[] =>
+  tokens.map((token) => {
+    const values = Object.entries(token.values as Readonly<Record<string, unknown>>)
+    if (!values.some(([, value]) => value === `{${name}}`)) return token
+    return {
+      ...token,
+      values: Object.fromEntries(
+        values.map(([mode, value]) => [mode, value === `{${name}}` ? change(mode) : value]),
+      ),
+    } as Token
+  })
+
+/** A layer whose fields that use one token use another, or none. */
+const changeUses = (
+  layer: Layer,
+  name: string,
+  change: (layer: Layer, path: string) => Layer,
+): Layer => {
+  const paths = Object.entries(layer.tokens ?? {}).flatMap(([p, token]) =>
+    token === name ? [p] : [],
+  )
+  return paths.reduce(change, layer)
+}
+
+const withoutUse = (layer: Layer, path: string): Layer => {
+  const { [path]: _used, ...tokens } = layer.tokens ?? {}
+  if (Object.keys(tokens).length > 0) return { ...layer, tokens }
+  const { tokens: _none, ...rest } = layer
+  return rest as Layer
+}
+
+export const renameToken = (design: Design, { token, name }: EditOf<'rename-token'>): Design => {
+  const names = byName(design)
+  if (!names.has(token) || names.has(name)) return design
+  const tokens = changeAliases(design.tokens, token, () => `{${name}}`).map((t) =>
+    t.name === token ? { ...t, name } : t,
+  )
+  return changeLayers({ ...design, tokens }, (layer) =>
+    changeUses(layer, token, (l, path) => ({ ...l, tokens: { ...l.tokens, [path]: name } })),
+  )
+}
+
+export const mergeToken = (design: Design, { token, into }: EditOf<'merge-token'>): Design => {
+  const names = byName(design)
+  const [from, to] = [names.get(token), names.get(into)]
+  if (!from || !to || from === to || from.type !== to.type) return design
+  // The one that stays may be an alias of the one that goes: then it takes over its values.
+  const kept = design.tokens.map((t) =>
+    t === to && Object.values(to.values).includes(`{${token}}` as never)
+      ? ({ ...to, values: from.values } as Token)
+      : t,
+  )
+  const tokens = changeAliases(kept, token, () => `{${into}}`).filter((t) => t.name !== token)
+  const merged = { ...design, tokens }
+  const value = valueIn(
+    merged,
+    tokens.find((t) => t.name === into)!,
+  )
+  if (value === undefined) return design
+  return changeLayers(merged, (layer) =>
+    changeUses(layer, token, (l, path) => setTokenField(l, path, into, value)),
+  )
+}
+
+export const removeToken = (design: Design, { token }: EditOf<'remove-token'>): Design => {
+  const names = byName(design)
+  const gone = names.get(token)
+  if (!gone) return design
+  const tokens = changeAliases(
+    design.tokens.filter((t) => t !== gone),
+    token,
+    (mode) => resolveTokenValue(names, gone, mode),
+  )
+  return changeLayers({ ...design, tokens }, (layer) => changeUses(layer, token, withoutUse))
+}
+
+export const importTokens = (
+  design: Design,
+  { modes, tokens }: EditOf<'import-tokens'>,
+): Design => {
+  const names = byName(design)
+  // The file's first mode is the one layers are drawn in, whatever either of them calls it.
+  const [drawn, first] = [design.modes[0]!, modes[0]!]
+  const rename = (mode: string): string => (mode === first ? drawn : mode)
+  const incoming = tokens.map(
+    (token) =>
+      ({
+        ...token,
+        values: Object.fromEntries(
+          Object.entries(token.values).map(([mode, value]) => [rename(mode), value]),
+        ),
+      }) as Token,
+  )
+  const fresh = new Map(incoming.map((t) => [t.name, t]))
+  const joined = [
+    ...design.tokens.map((t) => {
+      const next = fresh.get(t.name)
+      return next && next.type === t.type ? next : t
+    }),
+    ...incoming.filter((t) => !names.has(t.name)),
+  ]
+  const changed: Design = {
+    ...design,
+    modes: [...new Set([...design.modes, ...modes.map(rename)])],
+    tokens: joined,
+  }
+  const all = byName(changed)
+  const isBroken = joined.some((t) => resolveTokenValue(all, t, drawn) === undefined)
+  if (isBroken) return design
+  return changeLayers(changed, (layer) =>
+    Object.entries(layer.tokens ?? {}).reduce((l, [path, name]) => {
+      const token = all.get(name)
+      const field = token && listTokenFields(l).find((f) => f.path === path)
+      if (!field || field.type !== token.type) return l
+      const value = resolveTokenValue(all, token, drawn)
+      return isSameValueType(field.value, value) ? setTokenField(l, path, name, value) : l
+    }, layer),
+  )
+}

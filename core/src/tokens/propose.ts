@@ -1,0 +1,149 @@
+import { converter, differenceEuclidean } from 'culori'
+import { splitColor } from '../design/color.js'
+import type { Design } from '../design/design.js'
+import type { Layer } from '../design/layer.js'
+import type { Effect } from '../design/paint.js'
+import type { Token, TokenType } from '../design/token.js'
+import { walkLayers } from '../design/walk.js'
+import { listTokenFields } from './fields.js'
+
+export type TokenUse = { readonly layer: string; readonly path: string }
+
+/** A token the design does not have yet but repeats the value of, with the places that would use it. */
+export type TokenProposal = { readonly token: Token; readonly uses: readonly TokenUse[] }
+
+type Found = { readonly value: unknown; readonly uses: TokenUse[] }
+
+/** A value must stand in this many places to be worth a name. */
+const FEWEST_USES: Readonly<Record<TokenType, number>> = {
+  border: 2,
+  color: 2,
+  radius: 2,
+  shadow: 2,
+  space: 3,
+  type: 2,
+}
+
+// Differences in OKLab; below about 0.02 two colours side by side can hardly be told apart.
+const SAME_COLOR = 0.02
+const toOklab = converter('oklab')
+const toOklch = converter('oklch')
+const difference = differenceEuclidean('oklab')
+
+/** Values of one type that are written the same, in the order they first appear. */
+const collect = (layers: readonly Layer[]): Map<TokenType, Found[]> => {
+  const byType = new Map<TokenType, Map<string, Found>>()
+  for (const root of layers) {
+    walkLayers(root, (layer) => {
+      for (const { path, type, value } of listTokenFields(layer)) {
+        if (layer.tokens?.[path] !== undefined) continue
+        const found = byType.get(type) ?? new Map<string, Found>()
+        byType.set(type, found)
+        const key = JSON.stringify(value)
+        const known = found.get(key) ?? { value, uses: [] }
+        found.set(key, known)
+        known.uses.push({ layer: layer.key, path })
+      }
+    })
+  }
+  return new Map([...byType].map(([type, found]) => [type, [...found.values()]]))
+}
+
+/** Colours nobody can tell apart become one: the one that is used most. */
+const joinColors = (found: readonly Found[]): Found[] => {
+  const joined: Found[] = []
+  for (const next of [...found].sort((a, b) => b.uses.length - a.uses.length)) {
+    const { color, opacity } = splitColor(next.value as string)
+    const near = joined.find((known) => {
+      const other = splitColor(known.value as string)
+      if (Math.abs(other.opacity - opacity) > 0.02) return false
+      return difference(toOklab(color)!, toOklab(other.color)!) < SAME_COLOR
+    })
+    if (near) near.uses.push(...next.uses)
+    else joined.push({ value: next.value, uses: [...next.uses] })
+  }
+  return joined
+}
+
+/** Hues in OKLCH where a name begins, in degrees. */
+const HUES: readonly (readonly [number, string])[] = [
+  [0, 'rose'],
+  [20, 'red'],
+  [45, 'orange'],
+  [75, 'yellow'],
+  [115, 'green'],
+  [165, 'teal'],
+  [215, 'blue'],
+  [280, 'violet'],
+  [320, 'pink'],
+]
+
+/** `#2c664b` → `green-700`: hue, and how dark it is in steps of 50. */
+const nameColor = (value: string): string => {
+  const { color, opacity } = splitColor(value)
+  const { l, c, h = 0 } = toOklch(color)!
+  if (l > 0.995) return opacity < 1 ? `white-${Math.round(opacity * 100)}` : 'white'
+  if (l < 0.02) return opacity < 1 ? `black-${Math.round(opacity * 100)}` : 'black'
+  const hue = c < 0.025 ? 'grey' : HUES.findLast(([from]) => h >= from)![1]
+  const step = Math.min(950, Math.max(50, Math.round(((1 - l) * 1000) / 50) * 50))
+  return `${hue}-${step}${opacity < 1 ? `-${Math.round(opacity * 100)}` : ''}`
+}
+
+const nameType = (value: unknown): string => {
+  const { size, weight, italic } = value as { size: number; weight: number; italic: boolean }
+  return `${Math.round(size)}-${weight}${italic ? '-italic' : ''}`
+}
+
+const blurOf = (effects: unknown): number =>
+  (effects as readonly Effect[]).reduce((sum, e) => sum + ('blur' in e ? e.blur + e.y : 0), 0)
+
+/** How the values of a type are ordered and called. */
+const KINDS: Readonly<
+  Record<
+    Exclude<TokenType, 'border'>,
+    {
+      readonly order: (value: unknown) => number
+      readonly name: (value: unknown, i: number) => string
+    }
+  >
+> = {
+  color: {
+    order: (value) => -toOklch(splitColor(value as string).color)!.l,
+    name: (value) => `color.${nameColor(value as string)}`,
+  },
+  radius: { order: Number, name: (value) => `radius.${Math.round(Number(value))}` },
+  shadow: { order: blurOf, name: (_value, i) => `shadow.${i + 1}` },
+  space: { order: Number, name: (value) => `space.${Math.round(Number(value))}` },
+  type: {
+    order: (value) => (value as { size: number }).size,
+    name: (value) => `type.${nameType(value)}`,
+  },
+}
+
+/**
+ * Takes a design and returns the tokens it does not have and could: colours (those that look the same count
+ * as one), spacing, radii, type styles and shadows that stand in several places. Nothing is changed.
+ */
+export const proposeTokens = (design: Design): TokenProposal[] => {
+  const roots = [...design.screens, ...design.components.flatMap((set) => set.variants)]
+  const found = collect(roots)
+  const names = new Set(design.tokens.map((token) => token.name))
+  const unique = (wanted: string): string => {
+    let name = wanted
+    for (let n = 2; names.has(name); n++) name = `${wanted}-${n}`
+    names.add(name)
+    return name
+  }
+  const mode = design.modes[0]!
+  return (Object.keys(KINDS) as (keyof typeof KINDS)[]).flatMap((type) => {
+    const values = type === 'color' ? joinColors(found.get(type) ?? []) : (found.get(type) ?? [])
+    const { order, name } = KINDS[type]
+    return values
+      .filter(({ uses }) => uses.length >= FEWEST_USES[type])
+      .sort((a, b) => order(a.value) - order(b.value) || b.uses.length - a.uses.length)
+      .map(({ value, uses }, i): TokenProposal => {
+        const token = { name: unique(name(value, i)), type, values: { [mode]: value } } as Token
+        return { token, uses }
+      })
+  })
+}
