@@ -32,7 +32,8 @@ export const arcToCubics = (
   let sweep = angle(-px - cx, -py - cy) - start
   if (isSweeping && sweep < 0) sweep += 2 * Math.PI
   if (!isSweeping && sweep > 0) sweep -= 2 * Math.PI
-  const count = Math.max(1, Math.ceil(Math.abs(sweep) / (Math.PI / 2) - 1e-9))
+  // An eighth of a circle is off by four millionths of its radius; a quarter by sixty times as much.
+  const count = Math.max(1, Math.ceil(Math.abs(sweep) / (Math.PI / 4) - 1e-9))
   const step = sweep / count
   const handle = (4 / 3) * Math.tan(step / 4)
   const [middleX, middleY] = [(fromX + toX) / 2, (fromY + toY) / 2]
