@@ -24,10 +24,11 @@ const common = {
   moduleNameMapper: {
     '^(\\.{1,2}/.*)\\.js$': '$1',
     '^@unimorph/core$': '<rootDir>/../core/src/index.ts',
+    '^@unimorph/fonts$': '<rootDir>/../fonts/src/index.ts',
   },
   testPathIgnorePatterns: ['/node_modules/', '/dist/'],
 }
 
 const project = (name) => ({ ...common, displayName: name, rootDir: `<rootDir>/${name}` })
 
-export default { projects: ['core', 'server', 'web', 'cli', 'demo', 'docs'].map(project) }
+export default { projects: ['core', 'fonts', 'server', 'web', 'cli', 'demo', 'docs'].map(project) }

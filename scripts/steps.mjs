@@ -90,13 +90,14 @@ const tsc = (folder) => [
 
 const BUILDS = [
   { name: 'core', needs: ['core'], result: 'core/dist/index.js', command: tsc('core') },
+  { name: 'fonts', needs: ['core', 'fonts'], result: 'fonts/dist/index.js', command: tsc('fonts') },
   {
     name: 'server',
-    needs: ['core', 'server'],
+    needs: ['core', 'fonts', 'server'],
     result: 'server/dist/main.js',
     command: tsc('server'),
   },
-  { name: 'cli', needs: ['core', 'cli'], result: 'cli/dist/main.js', command: tsc('cli') },
+  { name: 'cli', needs: ['core', 'fonts', 'cli'], result: 'cli/dist/main.js', command: tsc('cli') },
   {
     name: 'web',
     needs: ['core', 'web'],

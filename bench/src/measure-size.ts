@@ -5,7 +5,6 @@ import {
   applyEdits,
   buildUi,
   compileStyles,
-  createTableMeasure,
   drawLayer,
   readDesign,
   resolveInstances,
@@ -41,9 +40,8 @@ const design = read.value
 let layers = 0
 walkScreens(design, () => layers++)
 
-const measure = createTableMeasure()
 const before = process.memoryUsage().rss
-const ui = () => buildUi(design, resolveInstances(applyEdits(design, []).design), measure)
+const ui = () => buildUi(design, resolveInstances(applyEdits(design, []).design))
 const project = ui()
 const html = TARGETS.html.emit(project, { marks: false })
 const react = TARGETS.react.emit(project, { marks: false })

@@ -5,17 +5,19 @@ import { resolveInstances } from './design/resolve-instances.js'
 import { walkLayers } from './design/walk.js'
 import { applyEdits } from './edits/index.js'
 import type { Edit } from './edits/edit.js'
+import type { Font } from './fonts/face.js'
 import { TARGETS, type TargetId } from './emit/index.js'
 import type { Emitted } from './emit/target.js'
 import { notes } from './notes/catalogue.js'
 import { failed, type Outcome } from './notes/note.js'
-import { createTableMeasure } from './text/measure.js'
 import { buildUi, type UiProject } from './ui/index.js'
 
 export type Settings = {
   readonly target: TargetId
   /** Keys or names of the layers to convert; all screens when empty. */
   readonly select?: readonly string[]
+  /** Fonts at hand: texts are measured by them, and those the design uses are delivered. */
+  readonly fonts?: readonly Font[]
   /** See `EmitOptions.marks`. */
   readonly marks?: boolean
 }
@@ -59,12 +61,13 @@ export const prepare = (
   design: Design,
   edits: readonly Edit[],
   select: readonly string[] = [],
+  fonts: readonly Font[] = [],
 ): Outcome<UiProject> => {
   const edited = applyEdits(design, edits)
   const roots = selectRoots(resolveInstances(edited.design), select)
   if (!roots.ok) return roots
   if (roots.value.length === 0) return failed([...edited.notes, notes.nothingVisible()])
-  const project = buildUi(edited.design, roots.value, createTableMeasure())
+  const project = buildUi(edited.design, roots.value, fonts)
   return { ok: true, value: project, notes: [...edited.notes, ...project.notes] }
 }
 
@@ -75,9 +78,9 @@ export const prepare = (
 export const convert = (
   design: Design,
   edits: readonly Edit[],
-  { target, select, marks = false }: Settings,
+  { target, select, fonts, marks = false }: Settings,
 ): Outcome<Emitted> => {
-  const project = prepare(design, edits, select)
+  const project = prepare(design, edits, select, fonts)
   if (!project.ok) return project
   return { ...project, value: TARGETS[target].emit(project.value, { marks }) }
 }

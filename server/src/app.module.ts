@@ -4,6 +4,7 @@ import { Module, type DynamicModule } from '@nestjs/common'
 import { ServeStaticModule } from '@nestjs/serve-static'
 import { TypeOrmModule } from '@nestjs/typeorm'
 import { createDatabaseOptions } from './database/database'
+import { FontsModule } from './fonts/fonts.module'
 import { PreviewsController } from './previews/previews.controller'
 import { ProjectsModule } from './projects/projects.module'
 
@@ -18,7 +19,12 @@ export class AppModule {
       : []
     return {
       module: AppModule,
-      imports: [TypeOrmModule.forRoot(createDatabaseOptions(database)), ProjectsModule, ...site],
+      imports: [
+        TypeOrmModule.forRoot(createDatabaseOptions(database)),
+        FontsModule,
+        ProjectsModule,
+        ...site,
+      ],
       controllers: [PreviewsController],
     }
   }

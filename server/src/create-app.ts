@@ -19,6 +19,7 @@ const security = helmet({
       // Drawings of designs carry their pictures inside and style attributes for blending.
       imgSrc: ["'self'", 'data:', 'blob:'],
       styleSrc: ["'self'", "'unsafe-inline'"],
+      fontSrc: ["'self'", 'data:'],
       frameSrc: ["'self'"],
       workerSrc: ["'self'"],
       objectSrc: ["'none'"],

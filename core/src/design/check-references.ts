@@ -3,22 +3,7 @@ import type { Note } from '../notes/note.js'
 import type { Design } from './design.js'
 import { childrenOf, type InstanceLayer, type Layer } from './layer.js'
 import { findNearestName } from './nearest-name.js'
-
-/** Images a layer shows, by asset name, with the field that says so. */
-const assetsOf = (layer: Layer): [string, string][] => {
-  const found: [string, string][] = []
-  if (layer.type === 'image') found.push(['asset', layer.asset])
-  if ('fills' in layer) {
-    layer.fills.forEach((p, i) => p.kind === 'image' && found.push([`fills[${i}].asset`, p.asset]))
-  }
-  if ('strokes' in layer) {
-    layer.strokes.forEach(
-      ({ paint }, i) =>
-        paint.kind === 'image' && found.push([`strokes[${i}].paint.asset`, paint.asset]),
-    )
-  }
-  return found
-}
+import { assetsOf } from './references.js'
 
 /** Follows `next` from each name and reports the first circle it finds. */
 const findCycle = (
@@ -103,6 +88,9 @@ export const checkReferences = (design: Design, file: string): Note[] => {
   design.screens.forEach((screen, i) => checkLayer(screen, `screens[${i}]`))
   design.components.forEach((set, i) =>
     set.variants.forEach((v, j) => checkLayer(v, `components[${i}].variants[${j}]`)),
+  )
+  design.artboards.forEach((group, i) =>
+    group.screens.forEach((key, j) => needScreen(key, `artboards[${i}].screens[${j}]`)),
   )
   design.tokens.forEach((token, i) =>
     aliasesOf(token.values).forEach((name) => needToken(name, `tokens[${i}].values`)),

@@ -49,6 +49,8 @@ export const designSchema = z.strictObject({
   tokens: z.array(tokenSchema).default([]),
   components: z.array(componentSetSchema).default([]),
   assets: z.record(z.string().min(1), assetSchema).default({}),
+  /** Screens that are one screen drawn at several widths, by their keys. */
+  artboards: z.array(z.strictObject({ screens: z.array(z.string().min(1)).min(2) })).default([]),
   /** A screen is a frame; its box gives its place on the drawing board. */
   screens: z.array(frameSchema).min(1),
 })

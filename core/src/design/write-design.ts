@@ -19,6 +19,7 @@ const DEFAULTS: Readonly<Record<string, unknown>> = {
   wrap: false,
 }
 const EMPTY_LISTS = new Set([
+  'artboards',
   'children',
   'components',
   'dash',

@@ -3,10 +3,12 @@ import type { Asset } from '../design/design.js'
 import { resolveCorners, resolveSides, type Box, type Corners } from '../design/geometry.js'
 import type { GroupLayer, Layer, TextLayer } from '../design/layer.js'
 import type { Paint, Stroke } from '../design/paint.js'
-import { applyCase, createTableMeasure, type TextMeasure } from '../text/measure.js'
+import type { Font } from '../fonts/face.js'
+import { applyCase, createMeasure, type TextMeasure } from '../text/measure.js'
 import { layOutText } from '../text/wrap.js'
 import { drawEffects } from './effects.js'
 import { drawAngular, drawBackdrop } from './html-box.js'
+import { drawFontRules } from './fonts.js'
 import { aspectOf, drawPaint, DrawingContext } from './paint.js'
 import { element, escapeXml, formatNumber, type Attributes } from './svg-writer.js'
 
@@ -17,6 +19,8 @@ export type DrawingOptions = {
   /** Put before every id of the drawing. */
   readonly idPrefix?: string
   readonly measure?: TextMeasure
+  /** Fonts to carry inside the drawing, for places where nothing can be loaded. */
+  readonly fonts?: readonly Font[]
   /** The part to show, in the layer's own coordinates; its box when absent. */
   readonly view?: Box
 }
@@ -296,12 +300,15 @@ export const drawLayer = (layer: Layer, options: DrawingOptions): string => {
   const pen: Pen = {
     context,
     keys: options.keys ?? false,
-    measure: options.measure ?? createTableMeasure(),
+    measure: options.measure ?? createMeasure((options.fonts ?? []).map((f) => f.face)),
   }
   const view = options.view ?? { x: 0, y: 0, width: layer.box.width, height: layer.box.height }
   const content = drawLayerAt(pen, { ...layer, box: { ...layer.box, x: 0, y: 0 } })
+  const rules = drawFontRules(layer, options.fonts ?? [])
   const definitions =
-    context.definitions.length > 0 ? `<defs>${context.definitions.join('')}</defs>` : ''
+    context.definitions.length > 0 || rules !== ''
+      ? `<defs>${rules}${context.definitions.join('')}</defs>`
+      : ''
   return element(
     'svg',
     {

@@ -64,6 +64,7 @@ export const prefixNames = (design: Design, prefix: string): Design => {
   return {
     ...design,
     screens: design.screens.map((screen) => renameLayer(screen, rename, swaps)),
+    artboards: design.artboards.map((group) => ({ screens: group.screens.map(rename) })),
     components: design.components.map((set) => ({
       ...set,
       key: rename(set.key),
@@ -84,6 +85,7 @@ export const joinDesigns = (all: Design, next: Design): Design => {
     components: [...all.components, ...next.components],
     assets: { ...all.assets, ...next.assets },
     screens: [...all.screens, ...next.screens],
+    artboards: [...all.artboards, ...next.artboards],
   }
 }
 

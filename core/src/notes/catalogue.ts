@@ -294,10 +294,22 @@ export const notes = {
       `${property}: ${why}.`,
       'Turn the layer into a picture if it matters.',
     ),
-  fontNeeded: (family: string, weights: readonly number[]) =>
-    note('info', 'account/font-needed')(
+  fontMissing: (family: string, weights: readonly number[], fallback: string) =>
+    note('warning', 'account/font-missing')(
       {},
-      `The result asks for ${family} (${weights.join(', ')}) but does not carry the font files.`,
-      'Add the font to the page; until then a similar system font is used.',
+      `The font ${family} (${weights.join(', ')}) is not at hand. Where it is not installed, the machine's ${fallback} font stands in for it, and texts are measured by that.`,
+      'Add its files (WOFF2, TTF or OTF) under Fonts on the shelf; they are then delivered too.',
+    ),
+  fontRefused: (file: string, reason: string) =>
+    note('error', 'fonts/refused')(
+      { file },
+      `${quote(file)} cannot be used as a font: ${reason}.`,
+      'Choose the font as a WOFF2, WOFF, TTF or OTF file.',
+    ),
+  fontInexact: (family: string, weights: readonly number[]) =>
+    note('info', 'account/font-inexact')(
+      {},
+      `Of ${family} the weights or slants of ${weights.join(', ')} are not at hand; the nearest ones stand in for them.`,
+      'Add their files under Fonts on the shelf.',
     ),
 } as const

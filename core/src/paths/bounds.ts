@@ -39,14 +39,17 @@ const turnsOf = (p0: number, p1: number, p2: number, p3: number): number[] => {
   const add = (t: number): void => {
     if (t > 0 && t < 1) found.push(t)
   }
-  if (Math.abs(a) < 1e-12) {
+  // Of a quadratic curve written as a cubic one, only rounding is left of `a`.
+  if (Math.abs(a) < 1e-9 * (Math.abs(b) + Math.abs(c))) {
     if (b !== 0) add(-c / b)
     return found
   }
   const inside = b * b - 4 * a * c
   if (inside < 0) return found
-  add((-b + Math.sqrt(inside)) / (2 * a))
-  add((-b - Math.sqrt(inside)) / (2 * a))
+  // Not the school formula for both: it loses all digits of the smaller root.
+  const q = -(b + (b < 0 ? -1 : 1) * Math.sqrt(inside)) / 2
+  add(q / a)
+  if (q !== 0) add(c / q)
   return found
 }
 

@@ -51,8 +51,8 @@ const command = fc.oneof(
   fc.tuple(number, number).map(([x, y]) => `t${x} ${y}`),
   fc
     .tuple(
-      fc.integer({ min: 1, max: 90 }),
-      fc.integer({ min: 1, max: 90 }),
+      fc.integer({ min: 30, max: 90 }),
+      fc.integer({ min: 30, max: 90 }),
       number,
       fc.boolean(),
       fc.boolean(),

@@ -1,4 +1,5 @@
 import type { TextStyle } from '../design/text.js'
+import { findFace, type FontFace } from '../fonts/face.js'
 import { FONT_METRICS, MEASURED_CODES } from './font-metrics.js'
 
 /** What layout needs to know of a font, at a given size, in px. */
@@ -10,7 +11,8 @@ export type LineMetrics = {
   readonly normalPx: number
 }
 
-type MeasuredStyle = Pick<TextStyle, 'family' | 'weight' | 'size' | 'letterSpacing' | 'case'>
+type MeasuredStyle = Pick<TextStyle, 'family' | 'weight' | 'size' | 'letterSpacing' | 'case'> &
+  Partial<Pick<TextStyle, 'italic'>>
 
 /** Measures text. `core` has a table of common open fonts; a host that has the real font may do better. */
 export type TextMeasure = {
@@ -19,17 +21,14 @@ export type TextMeasure = {
   line(style: Pick<TextStyle, 'family' | 'size'>): LineMetrics
 }
 
-type Metrics = {
-  readonly ascent: number
-  readonly descent: number
-  readonly lineGap: number
-  readonly regular: string
-  readonly bold: string
-}
+type Metrics = { readonly ascent: number; readonly descent: number; readonly lineGap: number }
+
+/** A face of one weight. Advances of ASCII stand in a list, which is much faster than a map. */
 type Face = {
   readonly metrics: Metrics
-  readonly regular: Map<number, number>
-  readonly bold: Map<number, number>
+  readonly ascii: readonly number[]
+  advance(code: number): number
+  kern?(left: number, right: number): number
 }
 
 /** Families with the same widths as one in the table, or close to it. */
@@ -75,50 +74,87 @@ export const applyCase = (text: string, style: Pick<TextStyle, 'case'>): string 
   }
 }
 
-/** A measure from the built-in table; weights between regular and bold are interpolated, kerning is not known. */
-export const createTableMeasure = (): TextMeasure => {
-  const faces = new Map<string, Face>()
-  const byName = new Map(Object.keys(FONT_METRICS).map((name) => [name.toLowerCase(), name]))
+const createFace = (metrics: Metrics, advance: (code: number) => number): Face => ({
+  metrics,
+  advance,
+  ascii: Array.from({ length: 128 }, (_, code) => advance(code)),
+})
 
-  const faceOf = (family: string): Face => {
-    const known = faces.get(family)
+/** A face of the table, at any weight: between regular and bold, widths are interpolated. */
+const createTableFace = (name: keyof typeof FONT_METRICS, weight: number): Face => {
+  const metrics = FONT_METRICS[name]
+  const regular = decodeAdvances(metrics.regular)
+  const bold = decodeAdvances(metrics.bold)
+  const share = Math.min(1, Math.max(0, (weight - 400) / 300))
+  return createFace(metrics, (code) => {
+    const from = regular.get(code) ?? guessAdvance(code)
+    return from + ((bold.get(code) ?? from) - from) * share
+  })
+}
+
+const createFontFace = (face: FontFace): Face => ({
+  ...createFace(face, (code) => face.advances[code] ?? guessAdvance(code)),
+  kern: (left, right) => face.kerning[`${left},${right}`] ?? 0,
+})
+
+const TABLE_NAMES = new Map(Object.keys(FONT_METRICS).map((name) => [name.toLowerCase(), name]))
+
+const tableNameOf = (family: string): keyof typeof FONT_METRICS => {
+  const lower = family.toLowerCase()
+  return (TABLE_NAMES.get(lower) ??
+    SUBSTITUTES[lower] ??
+    'Liberation Sans') as keyof typeof FONT_METRICS
+}
+
+const sumAdvances = (face: Face, text: string): { sum: number; count: number } => {
+  let sum = 0
+  let count = 0
+  let before = -1
+  for (let i = 0; i < text.length; i++) {
+    const unit = text.charCodeAt(i)
+    const code = unit < 128 ? unit : text.codePointAt(i)!
+    if (code > 0xffff) i++
+    sum += code < 128 ? face.ascii[code]! : face.advance(code)
+    if (face.kern && before >= 0) sum += face.kern(before, code)
+    before = code
+    count++
+  }
+  return { sum, count }
+}
+
+/**
+ * A measure from the fonts at hand, with their kerning; families that are not among them are measured by the
+ * built-in table of open fonts, or by the one of its fonts that is closest.
+ */
+export const createMeasure = (fonts: readonly FontFace[]): TextMeasure => {
+  const candidates = fonts.map((face) => ({ face }))
+  const faces = new Map<string, Face>()
+  const faceOf = (family: string, weight: number, italic: boolean): Face => {
+    const key = `${family}|${weight}|${italic}`
+    const known = faces.get(key)
     if (known) return known
-    const lower = family.toLowerCase()
-    const name = (byName.get(lower) ??
-      SUBSTITUTES[lower] ??
-      'Liberation Sans') as keyof typeof FONT_METRICS
-    const metrics = FONT_METRICS[name]
-    const face = {
-      metrics,
-      regular: decodeAdvances(metrics.regular),
-      bold: decodeAdvances(metrics.bold),
-    }
-    faces.set(family, face)
+    const own = findFace(candidates, family, weight, italic)
+    const face = own ? createFontFace(own.face) : createTableFace(tableNameOf(family), weight)
+    faces.set(key, face)
     return face
   }
-
   return {
     width(text, style) {
-      const face = faceOf(style.family)
-      const share = Math.min(1, Math.max(0, (style.weight - 400) / 300))
-      let sum = 0
-      let count = 0
-      for (const character of applyCase(text, style)) {
-        const code = character.codePointAt(0)!
-        const regular = face.regular.get(code) ?? guessAdvance(code)
-        sum += regular + ((face.bold.get(code) ?? regular) - regular) * share
-        count++
-      }
+      const face = faceOf(style.family, style.weight, style.italic ?? false)
+      const { sum, count } = sumAdvances(face, applyCase(text, style))
       return (sum / 1000) * style.size + count * style.letterSpacing
     },
     line({ family, size }) {
-      const { ascent, descent, lineGap } = faceOf(family).metrics
+      const { ascent, descent, lineGap } = faceOf(family, 400, false).metrics
       const ascentPx = Math.round((ascent / 1000) * size)
       const descentPx = Math.round((descent / 1000) * size)
       return { ascentPx, descentPx, normalPx: ascentPx + descentPx + (lineGap / 1000) * size }
     },
   }
 }
+
+/** A measure from the built-in table alone. */
+export const createTableMeasure = (): TextMeasure => createMeasure([])
 
 /**
  * Where the first baseline lies below the top of a line box of the given height, in px. Browsers give the

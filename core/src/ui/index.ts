@@ -1,12 +1,13 @@
 import type { Design } from '../design/design.js'
 import type { Layer } from '../design/layer.js'
-import { walkLayers } from '../design/walk.js'
+import { findFace, weightDistance, type Font } from '../fonts/face.js'
+import { fallbackOf, isGenericFamily, listFontNeeds } from '../fonts/needs.js'
 import { inferLayout, type LayoutNode } from '../layout/index.js'
 import { findArtboards } from '../meaning/find-artboards.js'
 import { findTitle } from '../meaning/find-title.js'
 import { notes } from '../notes/catalogue.js'
 import type { Note } from '../notes/note.js'
-import type { TextMeasure } from '../text/measure.js'
+import { createMeasure } from '../text/measure.js'
 import { Account } from './account.js'
 import { AssetCollector } from './asset-collector.js'
 import { buildNode, OUTSIDE } from './build/index.js'
@@ -18,6 +19,8 @@ export type UiProject = {
   readonly name: string
   readonly pages: readonly UiPage[]
   readonly assets: readonly UiAsset[]
+  /** Font files the pages need and that are at hand. */
+  readonly fonts: readonly Font[]
   readonly theme: UiTheme
   readonly notes: readonly Note[]
 }
@@ -29,27 +32,34 @@ const countFree = (node: LayoutNode): number =>
     node.placement.kind === 'coordinates' ? 1 : 0,
   )
 
-const noteFonts = (account: Account, roots: readonly Layer[]): void => {
-  const weights = new Map<string, Set<number>>()
-  const add = (family: string, weight: number): void => {
-    weights.set(family, (weights.get(family) ?? new Set()).add(weight))
+/** The fonts at hand that the texts need, one file each; those that are missing are noted. */
+const chooseFonts = (account: Account, roots: readonly Layer[], fonts: readonly Font[]): Font[] => {
+  const chosen = new Set<Font>()
+  for (const { family, styles } of listFontNeeds(roots)) {
+    if (isGenericFamily(family)) continue
+    const inexact: number[] = []
+    for (const { weight, italic } of styles) {
+      const font = findFace(fonts, family, weight, italic)
+      if (!font) continue
+      chosen.add(font)
+      const isExact = weightDistance(font.face, weight) === 0 && font.face.italic === italic
+      if (!isExact) inexact.push(weight)
+    }
+    const weights = [...new Set(styles.map((s) => s.weight))]
+    if (![...chosen].some((f) => f.face.family.toLowerCase() === family.toLowerCase())) {
+      account.add(notes.fontMissing(family, weights, fallbackOf(family)))
+    } else if (inexact.length > 0) {
+      account.add(notes.fontInexact(family, [...new Set(inexact)]))
+    }
   }
-  for (const root of roots) {
-    walkLayers(root, (layer) => {
-      if (layer.type !== 'text' || !layer.visible) return
-      for (const { style } of layer.runs) {
-        add(style.family ?? layer.style.family, style.weight ?? layer.style.weight)
-      }
-    })
-  }
-  for (const [family, used] of weights) {
-    account.add(
-      notes.fontNeeded(
-        family,
-        [...used].sort((a, b) => a - b),
-      ),
-    )
-  }
+  return [...chosen]
+}
+
+/** Screens that are one screen at several widths: as the design says or, when it does not, as it looks. */
+const artboardsOf = (design: Design, roots: readonly Layer[]): (readonly Layer[])[] => {
+  if (design.artboards.length === 0) return findArtboards(roots)
+  const groups = design.artboards.map(({ screens }) => roots.filter((r) => screens.includes(r.key)))
+  return groups.filter((group) => group.length > 1)
 }
 
 /** The outermost node is the page's main part; a screen with auto layout takes the room the window has. */
@@ -70,8 +80,9 @@ const finishRoot = (node: UiNode, isScreen: boolean): UiNode => {
 export const buildUi = (
   design: Design,
   roots: readonly Layer[],
-  measure: TextMeasure,
+  fonts: readonly Font[] = [],
 ): UiProject => {
+  const measure = createMeasure(fonts.map((font) => font.face))
   const account = new Account()
   const collector = new AssetCollector(design.assets)
   const pageKeys = new Set(roots.map((root) => root.key))
@@ -90,14 +101,14 @@ export const buildUi = (
       heightPx: root.box.height,
     }
   })
-  for (const group of findArtboards(roots)) {
+  for (const group of artboardsOf(design, roots)) {
     account.add(notes.separatePages(group.map((screen) => screen.name)))
   }
-  noteFonts(account, roots)
   return {
     name: design.name,
     pages,
     assets: collector.assets,
+    fonts: chooseFonts(account, roots, fonts),
     theme: buildTheme(design),
     notes: account.notes,
   }

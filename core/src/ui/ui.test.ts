@@ -9,7 +9,7 @@ const assets = { sea: { name: 'sea.png', mime: 'image/png', data: 'AAAA' } }
 
 const build = (children: Json[], rest: Json = {}) => {
   const made = design([frame('home', children, rest)], { assets })
-  return buildUi(made, made.screens, createTableMeasure())
+  return buildUi(made, made.screens)
 }
 const inside = (children: Json[], rest: Json = {}): readonly UiNode[] => {
   const { root } = build(children, rest).pages[0]!
@@ -17,7 +17,7 @@ const inside = (children: Json[], rest: Json = {}): readonly UiNode[] => {
 }
 const accounts = (children: Json[]): (string | undefined)[][] =>
   build(children)
-    .notes.filter((n) => n.code.startsWith('account/') && n.code !== 'account/font-needed')
+    .notes.filter((n) => n.code.startsWith('account/') && n.code !== 'account/font-missing')
     .map((n) => [n.code, n.where.layer, n.where.path])
 
 const solid = (color: string): Json => ({ kind: 'solid', color })
@@ -67,7 +67,7 @@ describe('what is not carried over exactly is put into the account', () => {
       frame('a', [text('t', 'x', { link: { kind: 'screen', screen: 'b' } })]),
       frame('b', []),
     ])
-    const { notes } = buildUi(made, made.screens.slice(0, 1), createTableMeasure())
+    const { notes } = buildUi(made, made.screens.slice(0, 1))
     expect(notes.map((n) => n.code)).toContain('account/lost')
   })
 
@@ -88,7 +88,7 @@ test('fonts the result needs are named with their weights', () => {
   const bold = text('b', 'x', { runs: [{ text: 'x' }, { text: 'y', style: { weight: 700 } }] })
   expect(
     build([bold])
-      .notes.filter((n) => n.code === 'account/font-needed')
+      .notes.filter((n) => n.code === 'account/font-missing')
       .map((n) => n.message),
   ).toEqual([expect.stringContaining('Inter (400, 700)')])
 })

@@ -3,7 +3,9 @@ import { AssetEntity } from '../projects/entities/asset.entity'
 import { EditEntity } from '../projects/entities/edit.entity'
 import { EditionEntity } from '../projects/entities/edition.entity'
 import { ProjectEntity } from '../projects/entities/project.entity'
+import { FontEntity } from '../fonts/entities/font.entity'
 import { Initial1763856000000 } from './migrations/0001-initial'
+import { Fonts1763942400000 } from './migrations/0002-fonts'
 
 type Pragmas = { pragma(text: string): unknown }
 
@@ -11,8 +13,8 @@ type Pragmas = { pragma(text: string): unknown }
 export const createDatabaseOptions = (file: string): DataSourceOptions => ({
   type: 'better-sqlite3',
   database: file,
-  entities: [AssetEntity, EditEntity, EditionEntity, ProjectEntity],
-  migrations: [Initial1763856000000],
+  entities: [AssetEntity, EditEntity, EditionEntity, FontEntity, ProjectEntity],
+  migrations: [Initial1763856000000, Fonts1763942400000],
   migrationsRun: true,
   synchronize: false,
   enableWAL: true,

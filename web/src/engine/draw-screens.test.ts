@@ -1,5 +1,5 @@
 import { readDesign, type Design } from '@unimorph/core'
-import { drawScreens } from './draw-screens'
+import { applyAndResolve, drawScreens } from './draw-screens'
 
 const box = (x: number, y: number) => ({ x, y, width: 50, height: 20 })
 const label = (key: string, rest = {}) => ({
@@ -56,7 +56,7 @@ const design = (): Design => {
 }
 
 test('the rows list every layer with its place on the screen, parents first', () => {
-  const { layers } = drawScreens(design(), [])
+  const { layers } = drawScreens(applyAndResolve(design(), []))
   expect(layers.map(({ key, depth, box }) => [key, depth, box.x, box.y])).toEqual([
     ['home', 0, 0, 0],
     ['row', 1, 10, 20],
@@ -67,18 +67,20 @@ test('the rows list every layer with its place on the screen, parents first', ()
 })
 
 test('what is inside an instance shows its own text and cannot be edited there', () => {
-  const { layers } = drawScreens(design(), [])
+  const { layers } = drawScreens(applyAndResolve(design(), []))
   const inside = layers.find((l) => l.key === 'save/words')!
   expect([inside.text, inside.editable]).toEqual(['Save', false])
   expect(layers.find((l) => l.key === 'save')!.editable).toBe(true)
 })
 
 test('edits are applied to rows and drawing, and those adrift do no harm', () => {
-  const drawn = drawScreens(design(), [
-    { kind: 'rename', layer: 'title', name: 'Heading' },
-    { kind: 'hide', layer: 'save', hidden: true },
-    { kind: 'remove', layer: 'gone' },
-  ])
+  const drawn = drawScreens(
+    applyAndResolve(design(), [
+      { kind: 'rename', layer: 'title', name: 'Heading' },
+      { kind: 'hide', layer: 'save', hidden: true },
+      { kind: 'remove', layer: 'gone' },
+    ]),
+  )
   expect(drawn.layers.find((l) => l.key === 'title')!.name).toBe('Heading')
   expect(drawn.screens[0]!.svg).not.toContain('Save')
 })
@@ -96,6 +98,8 @@ test('drawings of several screens have ids of their own', () => {
   } as const
   const screen = { ...made.screens[0]!, effects: [shadow] }
   const twice = { ...made, screens: [screen, { ...screen, key: 'again', children: [] }] }
-  const ids = drawScreens(twice, []).screens.map(({ svg }) => /id="([^"]+)"/.exec(svg)?.[1])
+  const ids = drawScreens(applyAndResolve(twice, [])).screens.map(
+    ({ svg }) => /id="([^"]+)"/.exec(svg)?.[1],
+  )
   expect(new Set(ids).size).toBe(2)
 })

@@ -8,16 +8,27 @@ import {
   walkScreens,
   type Design,
   type Edit,
+  type Font,
+  type Layer,
 } from '@unimorph/core'
 import type { Drawn, LayerRow } from './protocol'
 
-/** The screens as drawings and as rows for the outline, with the edits applied. */
-export const drawScreens = (design: Design, edits: readonly Edit[]): Drawn => {
-  const edited = applyEdits(design, edits)
+/** A design with its edits applied, and its screens with their instances resolved. */
+export type Edited = { readonly design: Design; readonly screens: readonly Layer[] }
+
+export const applyAndResolve = (design: Design, edits: readonly Edit[]): Edited => {
+  const edited = applyEdits(design, edits).design
+  return { design: edited, screens: resolveInstances(edited) }
+}
+
+/** The screens as drawings and as rows for the outline. */
+export const drawScreens = (
+  { design, screens: resolved }: Edited,
+  fonts: readonly Font[] = [],
+): Drawn => {
   const own = new Set<string>()
-  walkScreens(edited.design, (layer) => own.add(layer.key))
+  walkScreens(design, (layer) => own.add(layer.key))
   const layers: LayerRow[] = []
-  const resolved = resolveInstances(edited.design)
   resolved.forEach((screen) => {
     const boxes = measureBoxes(screen)
     walkLayers(screen, (layer, _parent, depth) => {
@@ -40,7 +51,7 @@ export const drawScreens = (design: Design, edits: readonly Edit[]): Drawn => {
     name: screen.name,
     width: screen.box.width,
     height: screen.box.height,
-    svg: drawLayer(screen, { assets: edited.design.assets, idPrefix: `s${i}-` }),
+    svg: drawLayer(screen, { assets: design.assets, fonts, idPrefix: `s${i}-` }),
   }))
   return { screens, layers }
 }

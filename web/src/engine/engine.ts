@@ -1,4 +1,4 @@
-import type { Engine, EngineAnswer, EngineCall } from './protocol'
+import type { Engine, EngineAnswer, EngineCall, Progress } from './protocol'
 
 type Waiting = { resolve(value: unknown): void; reject(error: Error): void }
 
@@ -10,6 +10,8 @@ export type EngineClient = {
     method: K,
     ...args: Parameters<Engine[K]>
   ): Promise<ReturnType<Engine[K]>>
+  /** Called while a call is under way. */
+  onProgress(listener: (progress: Progress) => void): void
   /** Stops whatever is under way. The next call starts a fresh worker. */
   cancel(): void
 }
@@ -18,6 +20,7 @@ export type EngineClient = {
 export const createEngine = (): EngineClient => {
   let worker: Worker | undefined
   let nextId = 1
+  let listener: (progress: Progress) => void = () => undefined
   const waiting = new Map<number, Waiting>()
 
   const failAll = (error: Error): void => {
@@ -27,9 +30,13 @@ export const createEngine = (): EngineClient => {
   const start = (): Worker => {
     const started = new Worker(new URL('./engine.worker.ts', import.meta.url), { type: 'module' })
     started.onmessage = ({ data }: MessageEvent<EngineAnswer>) => {
+      if (data.kind === 'progress') {
+        listener(data.progress)
+        return
+      }
       const call = waiting.get(data.id)
       waiting.delete(data.id)
-      if (data.ok) call?.resolve(data.value)
+      if (data.kind === 'done') call?.resolve(data.value)
       else call?.reject(new Error(data.message))
     }
     started.onerror = (event) => {
@@ -48,6 +55,9 @@ export const createEngine = (): EngineClient => {
         waiting.set(id, { resolve: resolve as (value: unknown) => void, reject })
         worker!.postMessage(call)
       })
+    },
+    onProgress(next) {
+      listener = next
     },
     cancel() {
       worker?.terminate()

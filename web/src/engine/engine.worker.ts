@@ -2,24 +2,57 @@ import { strToU8, zipSync, type Zippable } from 'fflate'
 import tailwind from 'tailwindcss/index.css?raw'
 import {
   compileStyles,
+  createMeasure,
   decodeBase64,
+  drawLayer,
+  finishPictures,
+  listFontNeeds,
   prepare,
   readDesign,
   readFiles,
+  resolveInstances,
+  summarise,
+  takeScreens,
   TARGETS,
+  toKebab,
+  useCurrentColor,
+  walkLayers,
   type Design,
   type Emitted,
   type EmittedFile,
+  type Font,
+  type InputFile,
+  type Layer,
 } from '@unimorph/core'
-import { drawScreens } from './draw-screens'
-import type { ConvertRequest, Converted, Engine, EngineAnswer, EngineCall } from './protocol'
+import { applyAndResolve, drawScreens, type Edited } from './draw-screens'
+import { exportDesign } from './export-design'
+import { inspectLayer } from './inspect-layer'
+import { listTexts } from './list-texts'
+import { listTokens } from './list-tokens'
+import { lookAtPicture } from './look-at-picture'
+import type {
+  ConvertRequest,
+  Converted,
+  Engine,
+  EngineAnswer,
+  EngineCall,
+  IntakeAnswer,
+  Preview,
+  Progress,
+} from './protocol'
 
+// What the calls are about: a design that was read and not yet accepted, the one on the desk, as stored and
+// as last drawn, and the fonts at hand.
+let pending: Design | undefined
 let current: Design | undefined
+let edited: Edited | undefined
+let fonts: readonly Font[] = []
 
-const design = (): Design => {
-  if (!current) throw new Error('No design is open.')
-  return current
+const need = <T>(value: T | undefined): T => {
+  if (value === undefined) throw new Error('No design is open.')
+  return value
 }
+const measure = () => createMeasure(fonts.map((font) => font.face))
 
 const compile = ({ styles }: Emitted): Promise<string> =>
   compileStyles(styles.source, styles.classes, tailwind)
@@ -27,7 +60,7 @@ const compile = ({ styles }: Emitted): Promise<string> =>
 const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
   const started = performance.now()
   const { edits, target, select } = request
-  const project = prepare(design(), edits, select)
+  const project = prepare(need(current), edits, select, fonts)
   if (!project.ok) {
     return {
       target,
@@ -64,31 +97,114 @@ const pack = (files: readonly EmittedFile[]): Uint8Array => {
   return zipSync(entries, { mtime: new Date(2000, 0, 1) })
 }
 
+const findFamilies = (files: readonly InputFile[], families: readonly string[]): string[] => {
+  // Latin-1 keeps every byte, and families are looked for as they are written: mostly in ASCII.
+  const decoder = new TextDecoder('latin1')
+  const texts = files
+    .filter((f) => /\.(svg|json)$/i.test(f.name))
+    .map((f) => decoder.decode(f.bytes))
+  return families.filter((family) => texts.some((text) => text.includes(family)))
+}
+
+const readPending = async (
+  files: readonly InputFile[],
+  atHand: readonly Font[],
+  report: Report,
+): Promise<IntakeAnswer> => {
+  const measured = createMeasure(atHand.map((font) => font.face))
+  const {
+    design,
+    notes,
+    fonts: fontFiles,
+  } = readFiles(files, measured, (done, of, label) => report({ done, of, label }))
+  pending = undefined
+  if (!design) return { preview: undefined, notes, fonts: fontFiles }
+  report({ done: 1, of: 1, label: 'pictures' })
+  const hasSvg = Object.values(design.assets).some((a) => a.mime === 'image/svg+xml')
+  const optimise = hasSvg ? (await import('@unimorph/core/optimise-svg')).optimiseSvg : undefined
+  pending = await finishPictures(design, lookAtPicture, optimise)
+  const { assets } = pending
+  const screens = resolveInstances(pending)
+  report({ done: 1, of: 1, label: 'thumbnails' })
+  const thumbnails = screens.map((screen): [string, string] => [
+    screen.key,
+    drawLayer(screen, { assets, fonts: atHand }),
+  ])
+  const preview: Preview = {
+    name: pending.name,
+    summary: summarise(pending, screens),
+    thumbnails: Object.fromEntries(thumbnails),
+  }
+  return { preview, notes, fonts: fontFiles }
+}
+
+const drawOne = (layer: Layer): string =>
+  drawLayer({ ...layer, rotationDeg: 0 } as Layer, { assets: need(edited).design.assets, fonts })
+
+const layerFile: Handlers['layerFile'] = (key, kind) => {
+  const { design, screens } = need(edited)
+  let layer: Layer | undefined
+  for (const screen of screens) walkLayers(screen, (l) => void (l.key === key && (layer = l)))
+  if (!layer) return undefined
+  const stem = toKebab(layer.name, layer.type)
+  if (kind === 'picture') {
+    const asset = layer.type === 'image' ? design.assets[layer.asset] : undefined
+    return asset && { name: asset.name, content: decodeBase64(asset.data) }
+  }
+  const svg = drawOne(layer)
+  const content = kind === 'svg' ? svg : useCurrentColor(svg)
+  return content === undefined ? undefined : { name: `${stem}.svg`, content }
+}
+
+type Report = (progress: Progress) => void
 type Handlers = {
   [K in keyof Engine]: (
-    ...args: Parameters<Engine[K]>
+    ...args: [...Parameters<Engine[K]>, Report]
   ) => ReturnType<Engine[K]> | Promise<ReturnType<Engine[K]>>
 }
 
 const handlers: Handlers = {
-  intake: (files) => readFiles(files),
+  findFamilies,
+  intake: readPending,
+  accept: (choice) => takeScreens(need(pending), choice),
   open(document) {
     const read = readDesign(document)
     if (!read.ok) throw new Error(read.notes.map((n) => n.message).join(' '))
     current = read.value
-    return { name: current.name }
+    edited = undefined
+    return { name: current.name, fontNeeds: listFontNeeds(resolveInstances(current)) }
   },
-  draw: (edits) => drawScreens(design(), edits),
+  useFonts(next) {
+    fonts = next
+  },
+  draw(edits) {
+    edited = applyAndResolve(need(current), edits)
+    return drawScreens(edited, fonts)
+  },
+  inspect: (key) => inspectLayer(need(edited).screens, key, drawOne),
+  listTokens: () => listTokens(need(edited).design),
+  listTexts(key) {
+    const screen = need(edited).screens.find((s) => s.key === key)
+    return screen ? listTexts(screen, measure()) : []
+  },
+  layerFile,
+  export(kind) {
+    const { design, screens } = need(edited)
+    return exportDesign(design, screens, fonts, kind)
+  },
   convert: convertDesign,
   pack,
 }
 
 const answer = async ({ id, method, args }: EngineCall): Promise<EngineAnswer> => {
+  const report: Report = (progress) => {
+    self.postMessage({ id, kind: 'progress', progress } satisfies EngineAnswer)
+  }
   try {
     const handle = handlers[method] as (...args: readonly unknown[]) => unknown
-    return { id, ok: true, value: await handle(...args) }
+    return { id, kind: 'done', value: await handle(...args, report) }
   } catch (error) {
-    return { id, ok: false, message: error instanceof Error ? error.message : String(error) }
+    return { id, kind: 'failed', message: error instanceof Error ? error.message : String(error) }
   }
 }
 

@@ -1,14 +1,21 @@
 import type {
   Box,
+  Choice,
   Design,
   Edit,
   EmittedFile,
   Emitted,
+  Font,
+  FontNeed,
   InputFile,
   LayerType,
   Note,
+  Summary,
   TargetId,
+  TokenProposal,
+  TokenType,
 } from '@unimorph/core'
+import type { LayerDetails } from './inspect-layer'
 
 /** A row of the outline: a layer with what a list needs to know of it. */
 export type LayerRow = {
@@ -56,14 +63,71 @@ export type ConvertRequest = {
   readonly select: readonly string[]
 }
 
+/** What was read of some files, before it is accepted. The design itself stays in the worker. */
+export type Preview = {
+  readonly name: string
+  readonly summary: Summary
+  readonly thumbnails: Readonly<Record<string, string>>
+}
+export type IntakeAnswer = {
+  readonly preview: Preview | undefined
+  readonly notes: readonly Note[]
+  readonly fonts: readonly InputFile[]
+}
+
+export type TokenRow = {
+  readonly name: string
+  readonly type: TokenType
+  /** By mode, aliases followed; a mode without a value of its own is left out. */
+  readonly values: Readonly<Record<string, unknown>>
+  /** Name of the token it is an alias of, in the first mode. */
+  readonly alias?: string
+  readonly useCount: number
+}
+export type TokenList = {
+  readonly modes: readonly string[]
+  readonly tokens: readonly TokenRow[]
+  readonly proposals: readonly TokenProposal[]
+}
+
+/** A line of a text as it is drawn, in the screen's coordinates. */
+export type TextPiece = {
+  readonly text: string
+  readonly x: number
+  readonly baseline: number
+  readonly width: number
+  readonly size: number
+  readonly family: string
+  readonly weight: number
+  readonly italic: boolean
+}
+
+export type NamedFile = { readonly name: string; readonly content: string | Uint8Array }
+
+export type ExportKind = 'json' | 'svg' | 'tokens'
+
 /** What can be asked of the worker, with what it answers. */
 export type Engine = {
-  intake(files: readonly InputFile[]): { design: Design | undefined; notes: readonly Note[] }
+  /** Those of some font families whose names occur in the files. */
+  findFamilies(files: readonly InputFile[], families: readonly string[]): string[]
+  intake(files: readonly InputFile[], fonts: readonly Font[]): IntakeAnswer
+  /** The design that was read last, with the chosen screens. */
+  accept(choice: Choice): Design
   /** Makes a stored design the one the other calls are about. */
-  open(document: unknown): { name: string }
+  open(document: unknown): { name: string; fontNeeds: readonly FontNeed[] }
+  /** Fonts at hand: they measure and draw the texts, and are delivered. */
+  useFonts(fonts: readonly Font[]): void
   draw(edits: readonly Edit[]): Drawn
+  /** About the design as it was last drawn. */
+  inspect(key: string): LayerDetails | undefined
+  listTokens(): TokenList
+  listTexts(screen: string): TextPiece[]
+  /** The drawing of one layer, or the picture it shows. */
+  layerFile(key: string, kind: 'svg' | 'svg-current-color' | 'picture'): NamedFile | undefined
+  /** The design with its edits, in a format others read. */
+  export(kind: ExportKind): NamedFile[]
   convert(request: ConvertRequest): Converted
-  /** The delivered files in a ZIP archive. */
+  /** Files in a ZIP archive. */
   pack(files: readonly EmittedFile[]): Uint8Array
 }
 
@@ -72,6 +136,8 @@ export type EngineCall = {
   readonly method: keyof Engine
   readonly args: readonly unknown[]
 }
+export type Progress = { readonly done: number; readonly of: number; readonly label: string }
 export type EngineAnswer =
-  | { readonly id: number; readonly ok: true; readonly value: unknown }
-  | { readonly id: number; readonly ok: false; readonly message: string }
+  | { readonly id: number; readonly kind: 'done'; readonly value: unknown }
+  | { readonly id: number; readonly kind: 'failed'; readonly message: string }
+  | { readonly id: number; readonly kind: 'progress'; readonly progress: Progress }

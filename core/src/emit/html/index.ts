@@ -2,6 +2,7 @@ import type { UiPage } from '../../ui/nodes.js'
 import { buildAssetFiles } from '../shared/asset-files.js'
 import { buildMarkup, type Dialect } from '../shared/build-markup.js'
 import { concat, hardline } from '../shared/document.js'
+import { buildFontFiles, fontRules } from '../shared/font-files.js'
 import { jsonFile, textFile, type EmittedFile } from '../shared/emitted-file.js'
 import { text, type MarkupElement, type MarkupNode } from '../shared/markup.js'
 import { toKebab, UniqueNames } from '../shared/names.js'
@@ -88,7 +89,9 @@ export const html: Target = {
       }),
       source: (asset) => text('src', `assets/${assets.get(asset)!.file}`),
     }
-    const styling = createTailwind(project)
+    const fonts = buildFontFiles(project.fonts, 'fonts')
+    // The compiled sheet lies beside the pages; addresses in the source are written for it.
+    const styling = createTailwind(project, fontRules(fonts, 'fonts'))
     const pages = project.pages.map((page): EmittedFile => {
       const body = buildMarkup(page.root, { dialect, styling, marks })
       const document = concat([
@@ -106,6 +109,7 @@ export const html: Target = {
         ...pages,
         textFile('src/styles.css', source),
         ...[...assets.values()].map((a) => a.emitted),
+        ...fonts.map((f) => f.emitted),
         jsonFile('package.json', {
           name: toKebab(project.name, 'pages'),
           private: true,
@@ -113,7 +117,7 @@ export const html: Target = {
           devDependencies: dependencies(['@tailwindcss/cli', 'prettier', 'tailwindcss']),
         }),
         jsonFile('.prettierrc', { printWidth: PRINT_WIDTH }),
-        textFile('.prettierignore', 'node_modules\nassets\nstyles.css\n'),
+        textFile('.prettierignore', 'node_modules\nassets\nfonts\nstyles.css\n'),
         textFile('README.md', README),
       ],
       styles: { source, classes: [...styling.classes], compiledPath: 'styles.css' },

@@ -2,6 +2,7 @@ import type { UiPage } from '../../ui/nodes.js'
 import { buildAssetFiles } from '../shared/asset-files.js'
 import { buildMarkup, type Dialect } from '../shared/build-markup.js'
 import { concat, hardline, indent, join } from '../shared/document.js'
+import { buildFontFiles, fontRules } from '../shared/font-files.js'
 import { jsonFile, textFile, type EmittedFile } from '../shared/emitted-file.js'
 import { code, text, type MarkupElement } from '../shared/markup.js'
 import { toKebab, toPascal, UniqueNames } from '../shared/names.js'
@@ -110,7 +111,8 @@ export const react: Target = {
       route: i === 0 ? '/' : `/${routes.take(toKebab(page.name, 'screen'))}`,
     }))
     const routeOf = new Map(screens.map((s) => [s.page.key, s.route]))
-    const styling = createTailwind(project)
+    const fonts = buildFontFiles(project.fonts, 'src/fonts')
+    const styling = createTailwind(project, fontRules(fonts, './fonts'))
 
     const emitScreen = (page: UiPage, component: string): EmittedFile => {
       const usedAssets = new Set<string>()
@@ -151,6 +153,7 @@ export const react: Target = {
         ),
         textFile('src/index.css', source),
         ...[...assets.values()].map((a) => a.emitted),
+        ...fonts.map((f) => f.emitted),
         jsonFile('package.json', {
           name: toKebab(project.name, 'screens'),
           private: true,

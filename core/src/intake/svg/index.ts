@@ -72,6 +72,7 @@ export const readSvg = (
       tokens: [],
       components: [],
       assets: context.assets.assets,
+      artboards: [],
       screens: [
         createFrame({
           key: screenKey,

@@ -1,4 +1,4 @@
-import type { Design, Edit, Note, TargetId } from '@unimorph/core'
+import type { Design, Edit, Font, FontFormat, Note, TargetId } from '@unimorph/core'
 
 export type Project = {
   readonly id: string
@@ -11,6 +11,15 @@ export type Project = {
 export type Settings = {
   readonly target: TargetId
   readonly styling: 'tailwind'
+}
+export type FontSummary = {
+  readonly id: string
+  readonly family: string
+  readonly weight: number | readonly [number, number]
+  readonly italic: boolean
+  readonly format: FontFormat
+  readonly origin: 'shipped' | 'added'
+  readonly fileName: string
 }
 export type StoredEdit = { readonly id: number; readonly edit: Edit }
 export type ProjectDetail = Project & {
@@ -60,6 +69,12 @@ export const api = {
   getProject: (id: string) => request<ProjectDetail>('GET', `/projects/${id}`),
   createProject: (name: string, design: Design, notes: readonly Note[]) =>
     request<Project>('POST', '/projects', { name, design, notes }),
+  createEdition: (id: string, design: Design, notes: readonly Note[]) =>
+    request<Project>('POST', `/projects/${id}/editions`, { design, notes }),
+  listFonts: () => request<FontSummary[]>('GET', '/fonts'),
+  getFont: (id: string) => request<Font>('GET', `/fonts/${id}`),
+  addFont: (name: string, data: string) => request<FontSummary>('POST', '/fonts', { name, data }),
+  removeFont: (id: string) => request<void>('DELETE', `/fonts/${id}`),
   renameProject: (id: string, name: string) =>
     request<Project>('PATCH', `/projects/${id}`, { name }),
   duplicateProject: (id: string) => request<Project>('POST', `/projects/${id}/duplicate`),

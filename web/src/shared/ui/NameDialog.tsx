@@ -5,12 +5,13 @@ import { Modal } from './Modal'
 type Props = {
   readonly title: string
   readonly initial: string
+  readonly action?: string
   readonly onDone: (name: string) => void
   readonly onClose: () => void
 }
 
 /** Asks for a name. */
-export const NameDialog = ({ title, initial, onDone, onClose }: Props) => {
+export const NameDialog = ({ title, initial, action = 'Rename', onDone, onClose }: Props) => {
   const [name, setName] = useState(initial)
   const clean = name.trim()
   return (
@@ -35,7 +36,7 @@ export const NameDialog = ({ title, initial, onDone, onClose }: Props) => {
         <div className="mt-5 flex justify-end gap-2">
           <Button onClick={onClose}>Cancel</Button>
           <Button type="submit" tone="main" disabled={!clean}>
-            Rename
+            {action}
           </Button>
         </div>
       </form>

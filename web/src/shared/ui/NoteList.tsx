@@ -10,15 +10,17 @@ type Props = {
   readonly notes: readonly Note[]
   /** Called with the layer a note is about, where there is one. */
   readonly onShow?: (layer: string) => void
+  /** Put the severity above the text, where there is little room beside it. */
+  readonly isNarrow?: boolean
 }
 
-export const NoteList = ({ notes, onShow }: Props) => (
+export const NoteList = ({ notes, onShow, isNarrow = false }: Props) => (
   <ul className="divide-y divide-rule">
     {notes.map((note, i) => {
       const { mark, word, tone } = MARKS[note.severity]
       const { layer } = note.where
       return (
-        <li key={i} className="flex gap-3 py-2">
+        <li key={i} className={`flex py-2 ${isNarrow ? 'flex-col' : 'gap-3'}`}>
           <span className={`w-20 shrink-0 font-semibold ${tone}`}>
             <span aria-hidden className="mr-1.5 inline-block w-3 text-center font-mono">
               {mark}

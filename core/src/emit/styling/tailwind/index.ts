@@ -32,8 +32,8 @@ const casterOf = (node: UiNode): ShadowCaster => {
 const holdsAbsolute = (node: UiNode): boolean =>
   node.type === 'box' && node.children.some((child) => child.style.place.kind === 'absolute')
 
-/** Tailwind 4 utilities, with a theme made of the design's tokens and fonts. */
-export const createTailwind = (project: UiProject): Styling => {
+/** Tailwind 4 utilities, with a theme made of the design's tokens and fonts; `fonts` are their rules. */
+export const createTailwind = (project: UiProject, fonts: readonly string[] = []): Styling => {
   const theme = new TailwindTheme(project.theme)
   const mainFamily = findMainFamily(project)
   const classes = new Set<string>()
@@ -68,7 +68,8 @@ export const createTailwind = (project: UiProject): Styling => {
         declarations.length > 0
           ? `\n@theme {\n${declarations.map((d) => `  ${d}\n`).join('')}}\n`
           : ''
-      return `@import "tailwindcss";\n${block}`
+      const faces = fonts.map((rule) => `\n${rule}\n`).join('')
+      return `@import "tailwindcss";\n${faces}${block}`
     },
   }
 }

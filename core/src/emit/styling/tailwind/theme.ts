@@ -1,6 +1,8 @@
 import type { Effect } from '../../../design/paint.js'
 import type { TextStyle } from '../../../design/text.js'
 import type { ThemeToken, UiTheme } from '../../../ui/theme.js'
+import { fallbackOf, isGenericFamily } from '../../../fonts/needs.js'
+import { quoteCss } from '../../shared/font-files.js'
 import { toKebab, UniqueNames } from '../../shared/names.js'
 import { cssColor, cssShadow, decimal } from './values.js'
 
@@ -47,19 +49,6 @@ const FONT_WORDS = [
   'serif',
   'thin',
 ]
-
-const GENERIC = new Set(['cursive', 'monospace', 'sans-serif', 'serif', 'system-ui'])
-
-/** A CSS string: everything but letters, digits and a few signs is written as a code (CSS Syntax 3, 4.3.7). */
-const quoteCss = (text: string): string =>
-  `"${text.replace(/[^\p{L}\p{N} _.-]/gu, (c) => `\\${c.codePointAt(0)!.toString(16)} `)}"`
-
-const fallbackFor = (family: string): string =>
-  /mono|code|courier/i.test(family)
-    ? 'monospace'
-    : /(?<!sans.?)serif|times|georgia/i.test(family)
-      ? 'serif'
-      : 'sans-serif'
 
 /** `color.sea.deep` → `sea-deep`: the first word says the type, which the class name says already. */
 const slugOf = ({ name, type }: ThemeToken): string => {
@@ -147,7 +136,7 @@ export class TailwindTheme {
     const known = this.families.get(family)
     if (known) return known
     const slug = this.fontNames.take(toKebab(family, 'text'))
-    const list = GENERIC.has(family) ? family : `${quoteCss(family)}, ${fallbackFor(family)}`
+    const list = isGenericFamily(family) ? family : `${quoteCss(family)}, ${fallbackOf(family)}`
     this.used.set(`--font-${slug}`, list)
     this.families.set(family, `font-${slug}`)
     return `font-${slug}`

@@ -1,65 +1,128 @@
-import { useEffect, useState, type MouseEvent } from 'react'
+import { useState, type PointerEvent } from 'react'
+import type { Box } from '@unimorph/core'
 import type { ScreenDrawing } from '../../../engine/protocol'
+import { useObjectAddress } from '../../../shared/lib/use-object-address'
 import { useDesk } from '../model/desk-store'
-import { findLayerAt } from '../model/hit-test'
+import { boxBetween, findLayerAt, findLayersIn } from '../model/hit-test'
+import { useStage } from '../model/stage-store'
+import { Measures } from './Measures'
+import { TextOverlay } from './TextOverlay'
 
 type Props = { readonly screen: ScreenDrawing; readonly scale: number }
+type Point = { readonly x: number; readonly y: number }
 
-/**
- * An address for an SVG text. As a picture it is drawn once and costs nothing afterwards; thousands of
- * elements in the page itself would slow down every frame. A picture can also run or load nothing.
- */
-const useObjectAddress = (svg: string): string | undefined => {
-  const [address, setAddress] = useState<string>()
-  useEffect(() => {
-    const created = URL.createObjectURL(new Blob([svg], { type: 'image/svg+xml' }))
-    setAddress(created)
-    return () => URL.revokeObjectURL(created)
-  }, [svg])
-  return address
+/** A drag shorter than this is a click. */
+const DRAG_PX = 4
+
+const placed = (box: Box, scale: number) => ({
+  left: box.x * scale,
+  top: box.y * scale,
+  width: box.width * scale,
+  height: box.height * scale,
+})
+
+/** Picking layers with the pointer: one by a click, several with a frame drawn around them. */
+const usePicking = (screen: string, scale: number) => {
+  const layers = useDesk((s) => s.drawn?.layers) ?? []
+  const selection = useDesk((s) => s.selection)
+  const select = useDesk((s) => s.select)
+  const [drag, setDrag] = useState<{ from: Point; to: Point }>()
+
+  const pointOf = (event: PointerEvent<HTMLDivElement>): Point => {
+    const { left, top } = event.currentTarget.getBoundingClientRect()
+    return { x: (event.clientX - left) / scale, y: (event.clientY - top) / scale }
+  }
+  const isDrag = (d: { from: Point; to: Point }): boolean =>
+    Math.hypot(d.to.x - d.from.x, d.to.y - d.from.y) * scale > DRAG_PX
+
+  const finish = (event: PointerEvent<HTMLDivElement>): void => {
+    if (!drag) return
+    setDrag(undefined)
+    const adds = event.ctrlKey || event.metaKey || event.shiftKey
+    const before = adds ? selection : []
+    if (isDrag(drag)) {
+      const found = findLayersIn(layers, screen, boxBetween(drag.from, drag.to)).map((l) => l.key)
+      select([...before.filter((key) => !found.includes(key)), ...found])
+      return
+    }
+    const found = findLayerAt(layers, screen, drag.to.x, drag.to.y)
+    if (found) select([...before.filter((key) => key !== found.key), found.key])
+  }
+  return {
+    frame: drag && isDrag(drag) ? boxBetween(drag.from, drag.to) : undefined,
+    handlers: {
+      onPointerDown: (event: PointerEvent<HTMLDivElement>) => {
+        if (event.button !== 0) return
+        event.currentTarget.setPointerCapture(event.pointerId)
+        const point = pointOf(event)
+        setDrag({ from: point, to: point })
+      },
+      onPointerMove: (event: PointerEvent<HTMLDivElement>) => {
+        if (drag) setDrag({ ...drag, to: pointOf(event) })
+      },
+      onPointerUp: finish,
+      onPointerCancel: () => setDrag(undefined),
+    },
+  }
 }
 
-/** The design as it was drawn, with the selected layers outlined. */
+/**
+ * The design as it was drawn, as a picture: drawn once, it costs nothing afterwards, and it can run or load
+ * nothing. On top of it lie the selection, its measures and, on demand, the text.
+ */
 export const DesignPane = ({ screen, scale }: Props) => {
   const layers = useDesk((s) => s.drawn?.layers)
   const selection = useDesk((s) => s.selection)
-  const select = useDesk((s) => s.select)
-  const address = useObjectAddress(screen.svg)
-
-  const pick = (event: MouseEvent<HTMLDivElement>): void => {
-    const { left, top } = event.currentTarget.getBoundingClientRect()
-    const [x, y] = [(event.clientX - left) / scale, (event.clientY - top) / scale]
-    const found = findLayerAt(layers ?? [], screen.key, x, y)
-    if (!found) return
-    const adds = event.ctrlKey || event.metaKey || event.shiftKey
-    select(adds ? [...selection.filter((k) => k !== found.key), found.key] : [found.key])
-  }
+  const lit = useDesk((s) => s.lit)
+  const pointer = useStage((s) => s.pointer)
+  const address = useObjectAddress(screen.svg, 'image/svg+xml')
+  const { frame, handlers } = usePicking(screen.key, scale)
+  const selected = new Set(selection)
+  const lamp = lit === undefined ? undefined : layers?.find((l) => l.key === lit)
+  const onText = pointer === 'text'
 
   return (
     <div
       data-testid="design"
-      role="img"
-      aria-label={`Design of ${screen.name}`}
-      onClick={pick}
-      className="relative overflow-hidden bg-white shadow-sm outline outline-rule"
+      {...(onText ? {} : handlers)}
+      className="relative touch-none overflow-hidden bg-white shadow-sm outline outline-rule"
       style={{ width: screen.width * scale, height: screen.height * scale }}
     >
-      {address && <img src={address} alt="" draggable={false} className="block h-full w-full" />}
+      {address && (
+        <img
+          src={address}
+          alt={`Design of ${screen.name}`}
+          draggable={false}
+          className="block h-full w-full select-none"
+        />
+      )}
+      {onText && <TextOverlay screen={screen.key} scale={scale} />}
+      {lamp?.screen === screen.key && (
+        <div
+          aria-hidden
+          data-testid="lamp"
+          className="pointer-events-none absolute shadow-[0_0_0_100000px_rgb(35_33_28/0.6)]"
+          style={placed(lamp.box, scale)}
+        />
+      )}
       {layers
-        ?.filter((l) => l.screen === screen.key && selection.includes(l.key))
+        ?.filter((l) => l.screen === screen.key && selected.has(l.key))
         .map(({ key, box }) => (
           <div
             key={key}
             aria-hidden
             className="pointer-events-none absolute outline-2 -outline-offset-1 outline-[#2a6340]"
-            style={{
-              left: box.x * scale,
-              top: box.y * scale,
-              width: box.width * scale,
-              height: box.height * scale,
-            }}
+            style={placed(box, scale)}
           />
         ))}
+      {!onText && !frame && <Measures screen={screen.key} scale={scale} />}
+      {frame && (
+        <div
+          aria-hidden
+          className="pointer-events-none absolute border border-dashed border-[#2a6340] bg-[#2a6340]/10"
+          style={placed(frame, scale)}
+        />
+      )}
     </div>
   )
 }

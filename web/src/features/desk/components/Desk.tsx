@@ -1,16 +1,17 @@
 import { useEffect, useState } from 'react'
-import { Link, useParams } from 'react-router'
+import { Link, useLocation, useParams } from 'react-router'
 import { Button } from '../../../shared/ui/Button'
 import { useToasts } from '../../../shared/lib/toast-store'
+import { useHome } from '../../intake'
 import { useDesk } from '../model/desk-store'
 import { useLanes } from '../model/lanes-store'
 import { DeskBar } from './DeskBar'
 import { Lane } from './Lane'
-import { Outline } from './Outline'
+import { OutlineLane } from './OutlineLane'
 import { Separator } from './Separator'
 import { Source } from './Source'
-import { Stage, type StageView } from './Stage'
-import { StageTools, type Zoom } from './StageTools'
+import { Stage } from './Stage'
+import { StageTools } from './StageTools'
 
 const FOLDED = 32
 
@@ -67,16 +68,21 @@ export const Desk = () => {
   const selection = useDesk((s) => s.selection)
   const layerCount = useDesk((s) => s.drawn?.layers.length)
   const lanes = useLanes()
-  const [view, setView] = useState<StageView>('both')
-  const [zoom, setZoom] = useState<Zoom>('fit')
-  const [picks, setPicks] = useState(true)
   const [path, setPath] = useState<string>()
   useUndoKeys()
+
+  // Taking in an edition of the same project leads here again; its own visit opens it anew.
+  const { key: visit } = useLocation()
+  const setHome = useHome((s) => s.setHome)
 
   useEffect(() => {
     void open(id)
     return close
-  }, [id, open, close])
+  }, [id, visit, open, close])
+  useEffect(() => {
+    if (project) setHome({ id: project.id, name: project.name, edition: project.edition })
+    return () => setHome(undefined)
+  }, [project, setHome])
   useEffect(() => {
     document.title = project ? `${project.name} · Unimorph` : 'Unimorph'
   }, [project])
@@ -100,7 +106,7 @@ export const Desk = () => {
       <main className="flex min-h-0 flex-1">
         <div style={{ width: lanes.outlineFolded ? FOLDED : lanes.outline }} className="shrink-0">
           <Lane title="Outline" isFolded={lanes.outlineFolded} onFold={() => lanes.fold('outline')}>
-            <Outline />
+            <OutlineLane />
           </Lane>
         </div>
         <Separator
@@ -119,18 +125,9 @@ export const Desk = () => {
             title="Stage"
             isFolded={lanes.stageFolded}
             onFold={() => lanes.fold('stage')}
-            tools={
-              <StageTools
-                view={view}
-                onView={setView}
-                zoom={zoom}
-                onZoom={setZoom}
-                picks={picks}
-                onPicks={setPicks}
-              />
-            }
+            tools={<StageTools />}
           >
-            <Stage view={view} zoom={zoom === 'fit' ? 'fit' : Number(zoom)} picks={picks} />
+            <Stage />
           </Lane>
         </div>
         <Separator

@@ -2,27 +2,20 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import { TARGETS, toKebab, type TargetId } from '@unimorph/core'
 import { messageOf } from '../../../shared/lib/api'
+import { saveAs } from '../../../shared/lib/save-as'
 import { showProblem } from '../../../shared/lib/toast-store'
 import { Button } from '../../../shared/ui/Button'
 import { Choice } from '../../../shared/ui/Choice'
 import { NameDialog } from '../../../shared/ui/NameDialog'
 import { ThemeButton } from '../../../shared/ui/ThemeButton'
 import { useDesk, type Scope } from '../model/desk-store'
+import { ExportMenu } from './ExportMenu'
 import { NotesPanel } from './NotesPanel'
 
 const TARGET_OPTIONS = Object.values(TARGETS).map(({ id, label }) => ({
   value: id as TargetId,
   label,
 }))
-
-const saveAs = (bytes: Uint8Array, name: string): void => {
-  const address = URL.createObjectURL(new Blob([bytes as BlobPart], { type: 'application/zip' }))
-  const link = document.createElement('a')
-  link.href = address
-  link.download = name
-  link.click()
-  URL.revokeObjectURL(address)
-}
 
 const fileName = (project: string, target: string): string =>
   `${toKebab(project, 'project')}-${target}.zip`
@@ -53,7 +46,7 @@ export const DeskBar = () => {
   }
   const deliver = (): void => {
     pack()
-      .then((bytes) => saveAs(bytes, fileName(project.name, settings.target)))
+      .then((bytes) => saveAs(bytes, fileName(project.name, settings.target), 'application/zip'))
       .catch((error: unknown) => showProblem(messageOf(error)))
   }
 
@@ -91,6 +84,7 @@ export const DeskBar = () => {
         Redo
       </Button>
       <NotesPanel />
+      <ExportMenu />
       <Choice label="Convert" value={scope.kind} options={scopeOptions} onChange={changeScope} />
       <Choice label="to" value={settings.target} options={TARGET_OPTIONS} onChange={setTarget} />
       <ThemeButton />

@@ -13,7 +13,15 @@ import { showProblem } from '../../../shared/lib/toast-store'
 import { NameDialog } from '../../../shared/ui/NameDialog'
 import { useDesk } from '../model/desk-store'
 import { OutlineRow } from './OutlineRow'
-import { findAncestors, initiallyOpen, visibleRows } from '../model/outline-rows'
+import {
+  findAncestors,
+  initiallyOpen,
+  isFiltering,
+  NO_FILTER,
+  visibleRows,
+  type Filter,
+} from '../model/outline-rows'
+import { OutlineFilter } from './OutlineFilter'
 
 const ROW_HEIGHT = 26
 
@@ -30,7 +38,8 @@ export const Outline = () => {
   const select = useDesk((s) => s.select)
   const edit = useDesk((s) => s.edit)
   const [open, setOpen] = useState<ReadonlySet<string>>(new Set())
-  const [query, setQuery] = useState('')
+  const [filter, setFilter] = useState<Filter>(NO_FILTER)
+  const light = useDesk((s) => s.light)
   const [renaming, setRenaming] = useState<LayerRow>()
   const list = useRef<HTMLDivElement>(null)
 
@@ -42,7 +51,8 @@ export const Outline = () => {
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [firstKey])
 
-  const rows = useMemo(() => visibleRows(layers, open, query), [layers, open, query])
+  const kinds = useMemo(() => [...new Set(layers.map((l) => l.type))].sort(), [layers])
+  const rows = useMemo(() => visibleRows(layers, open, filter), [layers, open, filter])
   const primary = selection.at(-1)
   const index = rows.findIndex((row) => row.key === primary)
   const virtual = useVirtualizer({
@@ -95,6 +105,7 @@ export const Outline = () => {
     [],
   )
   const onRename = useCallback((row: LayerRow) => latest.current.rename(row), [])
+  const onPoint = useCallback((key: string | undefined) => light(key), [light])
   const onToggle = useCallback((key: string) => setOpen((keys) => toggled(keys, key)), [])
 
   const move = (to: number): void => {
@@ -134,17 +145,14 @@ export const Outline = () => {
   }
 
   return (
-    <div className="flex h-full flex-col">
-      <div className="border-b border-rule p-2">
-        <input
-          type="search"
-          aria-label="Find layers by name, kind or text"
-          placeholder="Find by name, kind or text"
-          value={query}
-          onChange={(event) => setQuery(event.target.value)}
-          className="h-7 w-full rounded-sm border border-rule bg-sheet px-2 placeholder:text-soft"
-        />
-      </div>
+    <div className="flex min-h-0 flex-1 flex-col">
+      <OutlineFilter
+        filter={filter}
+        kinds={kinds}
+        onChange={setFilter}
+        onUnfold={() => setOpen(new Set(layers.filter((l) => l.childCount > 0).map((l) => l.key)))}
+        onFold={() => setOpen(initiallyOpen(layers))}
+      />
       <div className="flex border-b border-rule px-3 py-1 text-xs text-soft" aria-hidden>
         <span className="flex-1">Layer</span>
         <span className="w-16">Kind</span>
@@ -159,12 +167,14 @@ export const Outline = () => {
         aria-activedescendant={index >= 0 ? `row-${index}` : undefined}
         tabIndex={0}
         onKeyDown={onKeyDown}
+        onPointerLeave={() => light(undefined)}
         className="min-h-0 flex-1 overflow-auto -outline-offset-2"
       >
         {rows.length === 0 && drawn && (
           <div role="row">
             <div role="gridcell" className="p-3 text-soft">
-              No layer matches “{query}”. Try a kind such as text, frame or image.
+              No layer matches{filter.query ? ` “${filter.query}”` : ''}. Change or clear the
+              filter.
             </div>
           </div>
         )}
@@ -179,10 +189,11 @@ export const Outline = () => {
                 top={item.start}
                 height={ROW_HEIGHT}
                 isSelected={selection.includes(row.key)}
-                isOpen={open.has(row.key) || query !== ''}
+                isOpen={open.has(row.key) || isFiltering(filter)}
                 onPick={onPick}
                 onRename={onRename}
                 onToggle={onToggle}
+                onPoint={onPoint}
               />
             )
           })}

@@ -13,6 +13,7 @@ type Props = {
   readonly onPick: (row: LayerRow, event: MouseEvent) => void
   readonly onRename: (row: LayerRow) => void
   readonly onToggle: (key: string) => void
+  readonly onPoint: (key: string | undefined) => void
 }
 
 const formatSize = ({ width, height }: LayerRow['box']): string =>
@@ -20,7 +21,7 @@ const formatSize = ({ width, height }: LayerRow['box']): string =>
 
 /** A layer in the outline. Drawn again only when something of its own changes, so that long lists scroll. */
 export const OutlineRow = memo(
-  ({ row, index, top, height, isSelected, isOpen, onPick, onRename, onToggle }: Props) => {
+  ({ row, index, top, height, isSelected, isOpen, onPick, onRename, onToggle, onPoint }: Props) => {
     const hasChildren = row.childCount > 0
     return (
       <div
@@ -32,6 +33,7 @@ export const OutlineRow = memo(
         {...(hasChildren ? { 'aria-expanded': isOpen } : {})}
         onClick={(event) => onPick(row, event)}
         onDoubleClick={() => onRename(row)}
+        onPointerEnter={() => onPoint(row.key)}
         style={{ position: 'absolute', top, height, left: 0, right: 0 }}
         className={`flex items-center border-l-2 pr-3 select-none ${
           isSelected ? 'border-settled bg-tint' : 'border-transparent hover:bg-sheet'

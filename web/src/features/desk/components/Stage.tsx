@@ -1,12 +1,12 @@
 import { useEffect, useRef, useState } from 'react'
 import { Button } from '../../../shared/ui/Button'
 import { useDesk } from '../model/desk-store'
+import { clampZoom, useStage } from '../model/stage-store'
 import { usePreview } from '../model/use-preview'
+import { useZoomAndPan } from '../model/use-zoom-and-pan'
 import { DesignPane } from './DesignPane'
 import { ResultPane } from './ResultPane'
 import { Separator } from './Separator'
-
-export type StageView = 'both' | 'design' | 'result'
 
 const NARROWEST = 240
 const WIDEST = 2560
@@ -14,15 +14,18 @@ const MARGIN = 24
 /** From this lane width on, design and result stand beside each other; below it, one under the other. */
 const BESIDE_FROM = 860
 
-const useWidth = () => {
+const useSize = () => {
   const ref = useRef<HTMLDivElement>(null)
-  const [width, setWidth] = useState(0)
+  const [size, setSize] = useState({ width: 0, height: 0 })
   useEffect(() => {
-    const observer = new ResizeObserver(([entry]) => setWidth(entry!.contentRect.width))
+    const observer = new ResizeObserver(([entry]) => {
+      const { width, height } = entry!.contentRect
+      setSize({ width, height })
+    })
     observer.observe(ref.current!)
     return () => observer.disconnect()
   }, [])
-  return { ref, width }
+  return { ref, ...size }
 }
 
 /** The converted page that shows a screen: itself, or the selected part of it. */
@@ -35,15 +38,14 @@ const findPage = (
   return parts.find((key) => key in pages) ?? Object.keys(pages)[0]
 }
 
-type Props = { readonly view: StageView; readonly zoom: number | 'fit'; readonly picks: boolean }
-
 /** The design and the running code at the same scale. */
-export const Stage = ({ view, zoom, picks }: Props) => {
+export const Stage = () => {
+  const { view, zoom, picks } = useStage()
   const drawn = useDesk((s) => s.drawn)
   const converted = useDesk((s) => s.converted)
   const screenKey = useDesk((s) => s.screen)
   const scope = useDesk((s) => s.scope)
-  const lane = useWidth()
+  const lane = useSize()
   const screen = drawn?.screens.find((s) => s.key === screenKey)
   const parts = scope.kind === 'layers' ? scope.keys : []
   const page = converted && findPage(converted.pages, screenKey, parts)
@@ -57,7 +59,11 @@ export const Stage = ({ view, zoom, picks }: Props) => {
   const isBeside = lane.width >= BESIDE_FROM && view === 'both'
   const room = (isBeside ? lane.width / 2 : lane.width) - 2 * MARGIN
   const widest = Math.max(screen?.width ?? 0, Math.min(natural.width, WIDEST))
-  const scale = zoom === 'fit' ? Math.min(1, Math.max(0.05, room / (widest || 1280))) : zoom
+  const toWidth = room / (widest || 1280)
+  const toHeight = (lane.height - 3 * MARGIN) / (screen?.height || 800)
+  const fitting = zoom === 'whole' ? Math.min(toWidth, toHeight) : toWidth
+  const scale = typeof zoom === 'number' ? zoom : Math.min(1, clampZoom(fitting))
+  useZoomAndPan(lane.ref, scale)
 
   return (
     <div className="flex h-full flex-col">

@@ -1,9 +1,7 @@
 import { Button } from '../../../shared/ui/Button'
 import { Choice } from '../../../shared/ui/Choice'
 import { useDesk } from '../model/desk-store'
-import type { StageView } from './Stage'
-
-export type Zoom = 'fit' | '0.25' | '0.5' | '1'
+import { useStage } from '../model/stage-store'
 
 const VIEWS = [
   { value: 'both', label: 'Both' },
@@ -12,24 +10,19 @@ const VIEWS = [
 ] as const
 const ZOOMS = [
   { value: 'fit', label: 'Fit width' },
-  { value: '0.25', label: '25 %' },
-  { value: '0.5', label: '50 %' },
-  { value: '1', label: '100 %' },
-] as const
+  { value: 'whole', label: 'Fit all' },
+  ...[0.25, 0.5, 1, 2, 4].map((zoom) => ({ value: `${zoom}`, label: `${zoom * 100} %` })),
+]
 
-type Props = {
-  readonly view: StageView
-  readonly onView: (view: StageView) => void
-  readonly zoom: Zoom
-  readonly onZoom: (zoom: Zoom) => void
-  readonly picks: boolean
-  readonly onPicks: (picks: boolean) => void
-}
-
-export const StageTools = ({ view, onView, zoom, onZoom, picks, onPicks }: Props) => {
+export const StageTools = () => {
   const screens = useDesk((s) => s.drawn?.screens)
   const screen = useDesk((s) => s.screen)
   const showScreen = useDesk((s) => s.showScreen)
+  const { view, zoom, pointer, picks, set } = useStage()
+  const current = `${zoom}`
+  const zooms = ZOOMS.some((z) => z.value === current)
+    ? ZOOMS
+    : [...ZOOMS, { value: current, label: `${Math.round(Number(zoom) * 100)} %` }]
   return (
     <>
       {screens && screens.length > 1 && screen && (
@@ -45,11 +38,30 @@ export const StageTools = ({ view, onView, zoom, onZoom, picks, onPicks }: Props
           onChange={showScreen}
         />
       )}
-      <Choice label="Show" isLabelHidden value={view} options={VIEWS} onChange={onView} />
-      <Choice label="Zoom" isLabelHidden value={zoom} options={ZOOMS} onChange={onZoom} />
+      <Choice
+        label="Show"
+        isLabelHidden
+        value={view}
+        options={VIEWS}
+        onChange={(next) => set({ view: next })}
+      />
+      <Choice
+        label="Zoom"
+        isLabelHidden
+        value={current}
+        options={zooms}
+        onChange={(next) => set({ zoom: next === 'fit' || next === 'whole' ? next : Number(next) })}
+      />
+      <Button
+        aria-pressed={pointer === 'text'}
+        onClick={() => set({ pointer: pointer === 'text' ? 'layers' : 'text' })}
+        title="Select and copy the text of the design in place of picking layers (T)"
+      >
+        Text
+      </Button>
       <Button
         aria-pressed={!picks}
-        onClick={() => onPicks(!picks)}
+        onClick={() => set({ picks: !picks })}
         title="Use the page: follow its links in place of selecting"
       >
         Use

@@ -1,7 +1,8 @@
 import type { EmittedFile } from '@unimorph/core'
 import type { LayerRow } from '../../../engine/protocol'
-import { findLayerAt } from './hit-test'
-import { findAncestors, initiallyOpen, visibleRows } from './outline-rows'
+import { boxBetween, findLayerAt, findLayersIn } from './hit-test'
+import { clampZoom, stepZoom } from './stage-store'
+import { findAncestors, initiallyOpen, NO_FILTER, visibleRows } from './outline-rows'
 import { buildBundleFiles, buildHtmlPreview, buildReactPreview } from './preview-html'
 import { findLayerAtOffset, findThread } from './threads'
 
@@ -35,15 +36,19 @@ const keys = (rows: readonly LayerRow[]): string[] => rows.map((r) => r.key)
 
 describe('outline', () => {
   test('shows what is open', () => {
-    expect(keys(visibleRows(layers, initiallyOpen(layers), ''))).toEqual([
+    expect(keys(visibleRows(layers, initiallyOpen(layers), NO_FILTER))).toEqual([
       'home',
       'card',
       'title',
       'icon',
       'footer',
     ])
-    expect(keys(visibleRows(layers, new Set(['home']), ''))).toEqual(['home', 'card', 'footer'])
-    expect(keys(visibleRows(layers, new Set(), ''))).toEqual(['home'])
+    expect(keys(visibleRows(layers, new Set(['home']), NO_FILTER))).toEqual([
+      'home',
+      'card',
+      'footer',
+    ])
+    expect(keys(visibleRows(layers, new Set(), NO_FILTER))).toEqual(['home'])
   })
 
   test.each([
@@ -52,7 +57,15 @@ describe('outline', () => {
     ['a text, in any case', 'LOW W', ['home', 'card', 'title']],
     ['nothing there', 'zzz', []],
   ])('finds %s with the layers around it, whatever is folded', (_what, query, found) => {
-    expect(keys(visibleRows(layers, new Set(), query))).toEqual(found)
+    expect(keys(visibleRows(layers, new Set(), { ...NO_FILTER, query }))).toEqual(found)
+  })
+
+  test('shows one kind, or only what is hidden', () => {
+    const kind = { ...NO_FILTER, kind: 'text' } as const
+    expect(keys(visibleRows(layers, new Set(), kind))).toEqual(['home', 'card', 'title'])
+    const hidden = { ...NO_FILTER, onlyHidden: true }
+    expect(keys(visibleRows(layers, new Set(), hidden))).toEqual(['home', 'card', 'icon', 'path'])
+    expect(keys(visibleRows(layers, new Set(), { ...hidden, kind: 'text' }))).toEqual([])
   })
 
   test('knows the way to a layer', () => {
@@ -61,6 +74,30 @@ describe('outline', () => {
 })
 
 describe('pointing at the design', () => {
+  test('a frame picks what lies wholly inside it, and of a layer with its inside only the layer', () => {
+    const area = (x: number, y: number, size: number) => ({ x, y, width: size, height: size })
+    expect(keys(findLayersIn(layers, 'home', area(5, 5, 60)))).toEqual(['card'])
+    expect(keys(findLayersIn(layers, 'home', area(11, 11, 30)))).toEqual(['title'])
+    expect(keys(findLayersIn(layers, 'home', area(-5, -5, 300)))).toEqual(['card', 'footer'])
+    expect(keys(findLayersIn(layers, 'other', area(-5, -5, 300)))).toEqual([])
+  })
+
+  test('a frame may be drawn in any direction', () => {
+    expect(boxBetween({ x: 30, y: 5 }, { x: 10, y: 25 })).toEqual({
+      x: 10,
+      y: 5,
+      width: 20,
+      height: 20,
+    })
+  })
+
+  test('the scale goes in steps and stays within bounds', () => {
+    expect(stepZoom(0.5, 1)).toBe(0.75)
+    expect(stepZoom(0.6, -1)).toBe(0.5)
+    expect(stepZoom(8, 1)).toBe(8)
+    expect(clampZoom(0.0001)).toBe(0.05)
+  })
+
   test('finds the innermost visible layer', () => {
     const boxed = layers.map((l) =>
       l.key === 'icon' || l.key === 'footer'

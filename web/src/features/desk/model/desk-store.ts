@@ -1,7 +1,16 @@
 import { create } from 'zustand'
 import type { Edit, TargetId } from '@unimorph/core'
 import { Cancelled, createEngine } from '../../../engine/engine'
-import type { Converted, Drawn } from '../../../engine/protocol'
+import type { LayerDetails } from '../../../engine/inspect-layer'
+import type {
+  Converted,
+  Drawn,
+  Engine,
+  ExportKind,
+  NamedFile,
+  TextPiece,
+  TokenList,
+} from '../../../engine/protocol'
 import {
   api,
   messageOf,
@@ -9,6 +18,7 @@ import {
   type Settings,
   type StoredEdit,
 } from '../../../shared/lib/api'
+import { loadFonts } from '../../../shared/lib/fonts-store'
 import { showProblem } from '../../../shared/lib/toast-store'
 
 /** Which part of the design is converted. */
@@ -27,6 +37,10 @@ type DeskState = {
   readonly converted: Converted | undefined
   readonly isBusy: boolean
   readonly selection: readonly string[]
+  /** About the layer selected last. */
+  readonly details: LayerDetails | undefined
+  /** Layer pointed at in the outline: it alone is lit on the stage. */
+  readonly lit: string | undefined
   readonly screen: string | undefined
   readonly scope: Scope
 }
@@ -35,14 +49,19 @@ type DeskActions = {
   open(id: string): Promise<void>
   close(): void
   select(keys: readonly string[]): void
+  light(key: string | undefined): void
   showScreen(key: string): void
   setScope(scope: Scope): void
   setTarget(target: TargetId): void
-  edit(edit: Edit): Promise<void>
+  edit(...edits: readonly Edit[]): Promise<void>
   undo(): Promise<void>
   redo(): Promise<void>
   rename(name: string): Promise<void>
   pack(): Promise<Uint8Array>
+  export(kind: ExportKind): Promise<NamedFile[]>
+  layerFile(...args: Parameters<Engine['layerFile']>): Promise<NamedFile | undefined>
+  listTokens(): Promise<TokenList>
+  listTexts(screen: string): Promise<TextPiece[]>
 }
 
 const START: DeskState = {
@@ -55,6 +74,8 @@ const START: DeskState = {
   converted: undefined,
   isBusy: false,
   selection: [],
+  details: undefined,
+  lit: undefined,
   screen: undefined,
   scope: { kind: 'all' },
 }
@@ -76,6 +97,11 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
   }
   const values = (): Edit[] => get().edits.map((e) => e.edit)
 
+  const inspect = async (): Promise<void> => {
+    const key = get().selection.at(-1)
+    const details = key === undefined ? undefined : await engine.call('inspect', key)
+    if (get().selection.at(-1) === key) set({ details })
+  }
   const draw = async (): Promise<void> => {
     const drawn = await engine.call('draw', values())
     const keys = new Set(drawn.layers.map((l) => l.key))
@@ -86,6 +112,7 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
       screen: hasScreen ? screen : drawn.screens[0]?.key,
       selection: selection.filter((key) => keys.has(key)),
     })
+    await inspect()
   }
   const convert = async (): Promise<void> => {
     const turn = ++converting
@@ -120,8 +147,10 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
       try {
         const project = await api.getProject(id)
         if (turn !== opening) return
-        await engine.call('open', project.design)
+        const { fontNeeds } = await engine.call('open', project.design)
+        const fonts = await loadFonts(fontNeeds)
         if (turn !== opening) return
+        await engine.call('useFonts', fonts)
         const { settings, edits } = project
         set({ project, settings, edits })
         await draw()
@@ -139,7 +168,9 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
     select(keys) {
       const first = get().drawn?.layers.find((l) => l.key === keys.at(-1))
       set({ selection: keys, ...(first ? { screen: first.screen } : {}) })
+      inspect().catch(report)
     },
+    light: (lit) => set({ lit }),
     showScreen(screen) {
       // A converted part is a page too, but no screen of the design.
       if (get().drawn?.screens.some((s) => s.key === screen)) set({ screen })
@@ -155,17 +186,19 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
       const id = get().project?.id
       if (id) save(() => api.changeSettings(id, settings)).catch(report)
     },
-    async edit(edit) {
+    async edit(...edits) {
       const id = get().project?.id
       if (!id) return
       try {
-        const stored = await save(() => api.addEdit(id, edit))
-        if (get().project?.id !== id) return
-        set({ edits: [...get().edits, stored], undone: [] })
-        follow()
+        for (const edit of edits) {
+          const stored = await save(() => api.addEdit(id, edit))
+          if (get().project?.id !== id) return
+          set({ edits: [...get().edits, stored], undone: [] })
+        }
       } catch (error) {
         report(error)
       }
+      follow()
     },
     async undo() {
       const { project, edits } = get()
@@ -204,5 +237,9 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
       }
     },
     pack: () => engine.call('pack', get().converted?.files ?? []),
+    export: (kind) => engine.call('export', kind),
+    layerFile: (...args) => engine.call('layerFile', ...args),
+    listTokens: () => engine.call('listTokens'),
+    listTexts: (screen) => engine.call('listTexts', screen),
   }
 })

@@ -1,3 +1,4 @@
+import type { LayerType } from '@unimorph/core'
 import type { LayerRow } from '../../../engine/protocol'
 
 /** Open to this depth when a design is opened: screens and their main parts. */
@@ -25,17 +26,33 @@ const matches = (layer: LayerRow, query: string): boolean =>
   layer.type.includes(query) ||
   (layer.text?.toLowerCase().includes(query) ?? false)
 
-/** The rows to show: those inside open layers or, with a query, those that match and what is around them. */
+/** Which layers of the outline are wanted. */
+export type Filter = {
+  /** Part of a name, a kind or a text. */
+  readonly query: string
+  readonly kind: LayerType | 'all'
+  /** Only layers that are hidden, or that stand in one that is. */
+  readonly onlyHidden: boolean
+}
+
+export const NO_FILTER: Filter = { query: '', kind: 'all', onlyHidden: false }
+
+export const isFiltering = ({ query, kind, onlyHidden }: Filter): boolean =>
+  query.trim() !== '' || kind !== 'all' || onlyHidden
+
+/** The rows to show: those inside open layers or, with a filter, those that match and what is around them. */
 export const visibleRows = (
   layers: readonly LayerRow[],
   open: ReadonlySet<string>,
-  query: string,
+  filter: Filter,
 ): LayerRow[] => {
-  const wanted = query.trim().toLowerCase()
-  if (wanted !== '') {
+  if (isFiltering(filter)) {
+    const wanted = filter.query.trim().toLowerCase()
     const shown = new Set<LayerRow>()
     layers.forEach((layer, i) => {
-      if (!matches(layer, wanted)) return
+      if (filter.kind !== 'all' && layer.type !== filter.kind) return
+      if (filter.onlyHidden && layer.visible) return
+      if (wanted !== '' && !matches(layer, wanted)) return
       shown.add(layer)
       for (const around of findAncestors(layers, i)) shown.add(around)
     })

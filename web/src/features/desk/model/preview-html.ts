@@ -7,9 +7,13 @@ const MIME: Readonly<Record<string, string>> = {
   avif: 'image/avif',
   gif: 'image/gif',
   jpg: 'image/jpeg',
+  otf: 'font/otf',
   png: 'image/png',
   svg: 'image/svg+xml',
+  ttf: 'font/ttf',
   webp: 'image/webp',
+  woff: 'font/woff',
+  woff2: 'font/woff2',
 }
 
 const dataAddress = ({ path, content }: EmittedFile): string => {
@@ -23,21 +27,35 @@ const dataAddress = ({ path, content }: EmittedFile): string => {
 const inScript = (script: string): string =>
   script.replace(/<\/(script)/gi, '<\\/$1').replace(/<!--/g, '<\\!--')
 
+/** The compiled sheet with its fonts inside: the preview can load nothing. */
+const withFonts = ({ preview }: Converted): string => {
+  const fonts = new Map(
+    preview.files
+      .filter((f) => /(^|\/)fonts\//.test(f.path))
+      .map((f) => [f.path.slice(f.path.lastIndexOf('/') + 1), f]),
+  )
+  return preview.css.replace(
+    /url\("?(?:\.\/)?fonts\/([^")]+)"?\)/g,
+    (whole: string, name: string) => {
+      const file = fonts.get(name)
+      return file ? `url("${dataAddress(file)}")` : whole
+    },
+  )
+}
+
 const inStyle = (css: string): string => css.replace(/<\/(style)/gi, '<\\/$1')
 
 const bridge = `<script>${BRIDGE}</script>`
 
 /** A page of the HTML target with everything it shows inside it. */
-export const buildHtmlPreview = (
-  { preview, pages }: Converted,
-  page: string,
-): string | undefined => {
+export const buildHtmlPreview = (converted: Converted, page: string): string | undefined => {
+  const { preview, pages } = converted
   const path = pages[page]?.path
   const file = preview.files.find((f) => f.path === path)
   if (file?.content.kind !== 'text') return undefined
   let html = file.content.text.replace(
     '<link rel="stylesheet" href="styles.css" />',
-    () => `<style>${inStyle(preview.css)}</style>`,
+    () => `<style>${inStyle(withFonts(converted))}</style>`,
   )
   for (const asset of preview.files.filter((f) => f.path.startsWith('assets/'))) {
     html = html.replaceAll(`src="${asset.path}"`, () => `src="${dataAddress(asset)}"`)
@@ -48,7 +66,7 @@ export const buildHtmlPreview = (
 /** The sources of the React target as the bundler takes them. */
 export const buildBundleFiles = ({ preview }: Converted): PreviewFile[] =>
   preview.files
-    .filter((f) => f.path.startsWith('src/'))
+    .filter((f) => f.path.startsWith('src/') && !f.path.startsWith('src/fonts/'))
     .map(({ path, content }) =>
       content.kind === 'text'
         ? { path, encoding: 'text', content: content.text }
@@ -67,7 +85,7 @@ export const buildReactPreview = (converted: Converted, bundle: Bundle, page: st
   const route = converted.pages[page]?.route ?? '/'
   return (
     `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>Preview</title>` +
-    `<style>${inStyle(converted.preview.css)}</style></head><body><div id="root"></div>` +
+    `<style>${inStyle(withFonts(converted))}</style></head><body><div id="root"></div>` +
     `<script>location.hash=${inScript(JSON.stringify(`#${route}`))}</script>` +
     `<script>${inScript(bundle.script)}</script>${bridge}</body></html>`
   )

@@ -1,5 +1,5 @@
 import { useEffect, useState, type ReactNode } from 'react'
-import { useImportAndOpen } from '../model/use-import-and-open'
+import { useReadFiles } from '../model/use-read-files'
 
 const isEditable = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
@@ -10,7 +10,7 @@ const looksLikeSvg = (text: string): boolean =>
 
 /** Files may be dropped on any place of the window, and SVG markup pasted outside of text fields. */
 export const DropAnywhere = ({ children }: { readonly children: ReactNode }) => {
-  const open = useImportAndOpen()
+  const open = useReadFiles()
   const [isOver, setIsOver] = useState(false)
 
   useEffect(() => {
@@ -62,7 +62,7 @@ export const DropAnywhere = ({ children }: { readonly children: ReactNode }) => 
       {children}
       {isOver && (
         <div className="pointer-events-none fixed inset-3 z-50 flex items-center justify-center border-2 border-dashed border-settled bg-sheet/90">
-          <p className="text-xl font-semibold">Drop design files to open them as a new project</p>
+          <p className="text-xl font-semibold">Drop design files to see what is in them</p>
         </div>
       )}
     </>

@@ -1,12 +1,12 @@
 import { useState } from 'react'
 import { Button } from '../../../shared/ui/Button'
 import { Modal } from '../../../shared/ui/Modal'
-import { useImportAndOpen } from '../model/use-import-and-open'
+import { useReadFiles } from '../model/use-read-files'
 
 type Props = { readonly isOpen: boolean; readonly onClose: () => void }
 
 export const PasteDialog = ({ isOpen, onClose }: Props) => {
-  const open = useImportAndOpen()
+  const open = useReadFiles()
   const [markup, setMarkup] = useState('')
   return (
     <Modal title="Paste SVG" isOpen={isOpen} onClose={onClose}>

@@ -4,7 +4,8 @@ export const pickFiles = (): Promise<File[]> =>
     const input = document.createElement('input')
     input.type = 'file'
     input.multiple = true
-    input.accept = '.svg,.json,.png,.jpg,.jpeg,.gif,.webp,.avif,image/svg+xml,application/json'
+    input.accept =
+      '.svg,.json,.zip,.woff2,.woff,.ttf,.otf,.png,.jpg,.jpeg,.gif,.webp,.avif,image/svg+xml,application/json'
     input.onchange = () => resolve([...(input.files ?? [])])
     input.click()
   })

@@ -3,7 +3,8 @@ import type { Project } from '../../../shared/lib/api'
 import { Button } from '../../../shared/ui/Button'
 import { NameDialog } from '../../../shared/ui/NameDialog'
 import { ThemeButton } from '../../../shared/ui/ThemeButton'
-import { PasteDialog, pickFiles, useImportAndOpen } from '../../intake'
+import { FontsDialog } from '../../fonts'
+import { PasteDialog, pickFiles, useReadFiles } from '../../intake'
 import { useShelf } from '../shelf-store'
 import { ProjectCard } from './ProjectCard'
 
@@ -16,8 +17,9 @@ const Empty = () => (
 
 export const Shelf = () => {
   const { projects, problem, load, rename, duplicate, remove } = useShelf()
-  const open = useImportAndOpen()
+  const open = useReadFiles()
   const [isPasting, setIsPasting] = useState(false)
+  const [areFontsOpen, setAreFontsOpen] = useState(false)
   const [renaming, setRenaming] = useState<Project>()
 
   useEffect(() => {
@@ -32,6 +34,7 @@ export const Shelf = () => {
         <span className="text-lg font-semibold">Unimorph</span>
         <span className="flex-1" />
         <ThemeButton />
+        <Button onClick={() => setAreFontsOpen(true)}>Fonts</Button>
         <Button onClick={() => setIsPasting(true)}>Paste SVG</Button>
         <Button tone="main" onClick={() => void pickFiles().then(open)}>
           Open design files
@@ -59,6 +62,7 @@ export const Shelf = () => {
         </ul>
       </main>
       <PasteDialog isOpen={isPasting} onClose={() => setIsPasting(false)} />
+      <FontsDialog isOpen={areFontsOpen} onClose={() => setAreFontsOpen(false)} />
       {renaming && (
         <NameDialog
           title="Rename project"

@@ -1,0 +1,89 @@
+import type { Design } from '../design/design.js'
+import { childrenOf, type Layer } from '../design/layer.js'
+import { assetsOf } from '../design/references.js'
+
+/** Which screens of a read design are taken, and which of them are one screen drawn at several widths. */
+export type Choice = {
+  readonly screens: readonly string[]
+  readonly artboards: readonly (readonly string[])[]
+}
+
+/** Everything that layers show, directly or through the components they use. */
+const findUsed = (design: Design, roots: readonly Layer[]) => {
+  const sets = new Map(design.components.map((set) => [set.key, set]))
+  const swaps = new Map(
+    design.components.map((set) => [
+      set.key,
+      set.properties.filter((p) => p.kind === 'swap').map((p) => p.name),
+    ]),
+  )
+  const components = new Set<string>()
+  const assets = new Set<string>()
+  const open: Layer[] = [...roots]
+  const use = (key: string): void => {
+    const set = sets.get(key)
+    if (!set || components.has(key)) return
+    components.add(key)
+    open.push(...set.variants)
+    for (const property of set.properties) if (property.kind === 'swap') use(property.default)
+  }
+  for (let layer = open.pop(); layer; layer = open.pop()) {
+    for (const [, asset] of assetsOf(layer)) assets.add(asset)
+    if (layer.type === 'instance') {
+      use(layer.component)
+      for (const name of swaps.get(layer.component) ?? []) {
+        const value = layer.props[name]
+        if (typeof value === 'string') use(value)
+      }
+    }
+    open.push(...childrenOf(layer))
+  }
+  return { components, assets }
+}
+
+/** Links to screens that were not taken lead nowhere and are dropped. */
+const dropLinks = <T extends Layer>(layer: T, screens: ReadonlySet<string>): T => {
+  let next: Layer = layer
+  if (next.link?.kind === 'screen' && !screens.has(next.link.screen)) {
+    const { link: _gone, ...rest } = next
+    next = rest as Layer
+  }
+  if ('children' in next) {
+    const children = next.children.map((child) => dropLinks(child, screens))
+    if (
+      children.some(
+        (child, i) => child !== (next as typeof next & { children: Layer[] }).children[i],
+      )
+    ) {
+      next = { ...next, children } as Layer
+    }
+  }
+  return next as T
+}
+
+/**
+ * The design with only the chosen screens, without pictures and components nothing in it uses, and with the
+ * screens that are one screen at several widths said to be so. At least one screen must be chosen.
+ */
+export const takeScreens = (design: Design, choice: Choice): Design => {
+  const wanted = new Set(choice.screens)
+  const kept = design.screens.filter((screen) => wanted.has(screen.key))
+  const screens = kept.map((screen) => dropLinks(screen, wanted))
+  const used = findUsed(design, screens)
+  const isAll = kept.length === design.screens.length
+  const artboards = choice.artboards
+    .map((group) => group.filter((key) => wanted.has(key)))
+    .filter((group) => group.length > 1)
+  return {
+    ...design,
+    screens,
+    // A component set without an instance may still be wanted: only leaving screens out takes others along.
+    components: isAll
+      ? design.components
+      : design.components.filter((c) => used.components.has(c.key)),
+    assets: Object.fromEntries(
+      Object.entries(design.assets).filter(([id]) => isAll || used.assets.has(id)),
+    ),
+    artboards: artboards.map((group) => ({ screens: [...group] })),
+  }
+}

@@ -1,0 +1,32 @@
+import { Injectable } from '@nestjs/common'
+import { DataSource } from 'typeorm'
+import { FontEntity } from './entities/font.entity'
+
+@Injectable()
+export class FontsRepository {
+  constructor(private readonly source: DataSource) {}
+
+  private get fonts() {
+    return this.source.getRepository(FontEntity)
+  }
+
+  /** Without their bytes. */
+  findAll(): Promise<Pick<FontEntity, 'id' | 'fileName' | 'format' | 'face'>[]> {
+    return this.fonts.find({
+      select: { id: true, fileName: true, format: true, face: true },
+      order: { createdAt: 'ASC', id: 'ASC' },
+    })
+  }
+
+  find(id: string): Promise<FontEntity | null> {
+    return this.fonts.findOneBy({ id })
+  }
+
+  save(font: FontEntity): Promise<FontEntity> {
+    return this.fonts.save(font)
+  }
+
+  async delete(id: string): Promise<boolean> {
+    return ((await this.fonts.delete({ id })).affected ?? 0) > 0
+  }
+}

@@ -1,0 +1,71 @@
+import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react'
+import { strToU8, zipSync } from 'fflate'
+import { toKebab } from '@unimorph/core'
+import type { ExportKind, NamedFile } from '../../../engine/protocol'
+import { messageOf } from '../../../shared/lib/api'
+import { saveAs } from '../../../shared/lib/save-as'
+import { showProblem } from '../../../shared/lib/toast-store'
+import { useDesk } from '../model/desk-store'
+
+const KINDS: readonly { readonly kind: ExportKind; readonly label: string }[] = [
+  { kind: 'json', label: 'Design as JSON' },
+  { kind: 'svg', label: 'Screens as SVG' },
+  { kind: 'tokens', label: 'Tokens' },
+]
+
+const typeOf = (name: string): string =>
+  name.endsWith('.svg') ? 'image/svg+xml' : 'application/json'
+
+/** Saves one file as it is, several in an archive. */
+export const saveFiles = (files: readonly NamedFile[], archive: string): void => {
+  const only = files[0]
+  if (!only) return
+  if (files.length === 1) {
+    saveAs(only.content, only.name, typeOf(only.name))
+    return
+  }
+  const entries = files.map(({ name, content }): [string, Uint8Array] => [
+    name,
+    typeof content === 'string' ? strToU8(content) : content,
+  ])
+  // A fixed date: the same design gives the same archive.
+  const bytes = zipSync(Object.fromEntries(entries), { mtime: new Date(2000, 0, 1) })
+  saveAs(bytes, archive, 'application/zip')
+}
+
+/** Takes the design itself away, with the edits made to it. */
+export const ExportMenu = () => {
+  const project = useDesk((s) => s.project)
+  const exportDesign = useDesk((s) => s.export)
+  const take = (kind: ExportKind): void => {
+    exportDesign(kind)
+      .then((files) => saveFiles(files, `${toKebab(project?.name ?? '', 'design')}-${kind}.zip`))
+      .catch((error: unknown) => showProblem(messageOf(error)))
+  }
+  return (
+    <Menu>
+      <MenuButton className="inline-flex h-7 items-center gap-2 rounded-sm border border-rule bg-sheet px-2.5 whitespace-nowrap hover:border-ink">
+        Export
+        <span aria-hidden className="text-soft">
+          ▾
+        </span>
+      </MenuButton>
+      <MenuItems
+        anchor="bottom start"
+        className="z-40 mt-1 rounded-sm border border-ink bg-sheet py-1 shadow-md focus:outline-none"
+      >
+        {KINDS.map(({ kind, label }) => (
+          <MenuItem key={kind}>
+            <button
+              type="button"
+              onClick={() => take(kind)}
+              className="block w-44 px-3 py-1 text-left data-focus:bg-tint"
+            >
+              {label}
+            </button>
+          </MenuItem>
+        ))}
+      </MenuItems>
+    </Menu>
+  )
+}

@@ -1,0 +1,1 @@
+export { FontsDialog } from './components/FontsDialog'
