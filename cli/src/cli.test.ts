@@ -10,6 +10,7 @@ import {
 } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
+import { listShippedFonts } from '@unimorph/fonts'
 
 // The real command line on the built packages, as a person runs it.
 const BIN = resolve(__dirname, '../bin/unimorph.mjs')
@@ -42,6 +43,25 @@ const listAll = (dir: string): string[] =>
     .sort()
 
 describe('convert', () => {
+  test('fonts of a folder measure the texts and are delivered', () => {
+    const design = write(
+      'a.svg',
+      svg('<text y="20" font-family="Lora" font-size="16">Low water</text>'),
+    )
+    const fonts = join(folder, 'fonts')
+    mkdirSync(fonts)
+    const lora = listShippedFonts().find((f) => f.id === 'lora-400')!.path
+    writeFileSync(join(fonts, 'lora.woff2'), readFileSync(lora))
+    const { status } = unimorph('convert', design, '--out', 'site', '--fonts', 'fonts')
+    expect(status).toBe(0)
+    expect(listAll(join(folder, 'site'))).toContain('fonts/lora-400.woff2')
+    expect(readFileSync(join(folder, 'site/styles.css'), 'utf8')).toContain('fonts/lora-400.woff2')
+    writeFileSync(join(fonts, 'broken.ttf'), 'no font')
+    const broken = unimorph('convert', design, '--out', 'site2', '--fonts', 'fonts')
+    expect(broken.status).toBe(1)
+    expect(broken.stderr).toContain('broken.ttf: it is no WOFF2, WOFF, TTF or OTF file.')
+  })
+
   test('writes a project and says how many files', () => {
     const { status, stdout } = unimorph('convert', join(DEMO, 'tidewrack.json'), '--out', 'site')
     expect(status).toBe(0)

@@ -3,6 +3,7 @@ import { createRequire } from 'node:module'
 import {
   compileStyles,
   convert,
+  createMeasure,
   isTargetId,
   readFiles,
   TARGETS,
@@ -10,6 +11,7 @@ import {
   type Note,
 } from '@unimorph/core'
 import { Failure } from './failure.js'
+import { readFonts } from './read-fonts.js'
 import { readInputs } from './read-inputs.js'
 import { writeFiles } from './write-files.js'
 
@@ -18,6 +20,7 @@ export type ConvertOptions = {
   readonly styling: string
   readonly out: string
   readonly select?: readonly string[]
+  readonly fonts?: string
   readonly force?: boolean
   readonly json?: boolean
 }
@@ -56,11 +59,13 @@ export const convertCommand = async (
   checkChoice('styling', options.styling, STYLINGS)
   if (!isTargetId(options.target)) return 2
 
-  const intake = readFiles(readInputs(paths))
+  const fonts = options.fonts === undefined ? [] : readFonts(options.fonts)
+  const measure = createMeasure(fonts.map((font) => font.face))
+  const intake = readFiles(readInputs(paths), measure)
   const isBroken = !intake.design || intake.notes.some((n) => n.severity === 'error')
   const result =
     intake.design && !isBroken
-      ? convert(intake.design, [], { target: options.target, select: options.select ?? [] })
+      ? convert(intake.design, [], { target: options.target, select: options.select ?? [], fonts })
       : undefined
   const notes = [...intake.notes, ...(result?.notes ?? [])]
   if (!result?.ok) {

@@ -17,6 +17,7 @@ const createProgram = (finish: (code: number) => void): Command => {
     .option('--target <target>', 'html or react', 'html')
     .option('--styling <styling>', 'tailwind', 'tailwind')
     .option('--select <layer...>', 'only these layers, by name or key')
+    .option('--fonts <dir>', 'folder of fonts to measure with and to deliver')
     .option('--force', 'overwrite files that were changed')
     .option('--json', 'print what was written and all notes as JSON')
     .action(async (files: string[], options: ConvertOptions) => {

@@ -58,6 +58,11 @@ export class Desk {
   }
 }
 
+/** Takes in what was read, as it is proposed. */
+export const takeIn = async (page: Page): Promise<void> => {
+  await page.getByRole('button', { name: /^Take in \d/ }).click()
+}
+
 export const SVG = (inside: string): string =>
   `<svg xmlns="http://www.w3.org/2000/svg" width="320" height="200">${inside}</svg>`
 

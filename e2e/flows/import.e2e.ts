@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { Desk, dropFiles, SVG } from './desk.js'
+import { Desk, dropFiles, SVG, takeIn } from './desk.js'
 
 const text = (words: string): string =>
   `<text x="10" y="40" font-family="Inter" font-size="20">${words}</text>`
@@ -13,6 +13,7 @@ test('a file is opened by the file chooser', async ({ page }) => {
   ).setFiles([
     { name: 'harbour-plan.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(SVG(text('Quay'))) },
   ])
+  await takeIn(page)
   const desk = await Desk.ready(page)
   await expect(page.getByRole('heading', { name: 'Harbour plan' })).toBeVisible()
   await expect(desk.result.getByText('Quay')).toBeVisible()
@@ -26,6 +27,7 @@ test('several files are dropped on the desk and become the screens of a new proj
     { name: 'first.svg', content: SVG(text('One')) },
     { name: 'second.svg', content: SVG(text('Two')) },
   ])
+  await takeIn(page)
   await expect(page.getByRole('heading', { name: 'First' })).toBeVisible()
   const desk = await Desk.ready(page)
   await desk.choose(/^Screen/, 'second')
@@ -37,6 +39,7 @@ test('SVG markup is pasted, into the dialog or anywhere', async ({ page }) => {
   await page.getByRole('button', { name: 'Paste SVG' }).click()
   await page.getByLabel(/SVG markup/).fill(SVG(text('From the dialog')))
   await page.getByRole('button', { name: 'Open', exact: true }).click()
+  await takeIn(page)
   const desk = await Desk.ready(page)
   await expect(desk.result.getByText('From the dialog')).toBeVisible()
 
@@ -49,6 +52,7 @@ test('SVG markup is pasted, into the dialog or anywhere', async ({ page }) => {
     },
     SVG(text('From anywhere')),
   )
+  await takeIn(page)
   await Desk.ready(page)
   await expect(desk.result.getByText('From anywhere')).toBeVisible()
 })
@@ -110,6 +114,7 @@ test('what is dangerous in a file is dropped, noted and never run', async ({ pag
       ),
     },
   ])
+  await takeIn(page)
   const desk = await Desk.ready(page)
   await expect(desk.result.getByText('<script>alert(5)</script>')).toBeVisible()
   await page.getByRole('button', { name: /^Notes/ }).click()

@@ -9,11 +9,18 @@ export const editSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('hide'), layer, hidden: z.boolean() }),
   z.strictObject({ kind: z.literal('remove'), layer }),
   z.strictObject({ kind: z.literal('rename'), layer, name: z.string().min(1).max(500) }),
-  /** A new token, and the fields that take their value from it from now on. */
+  /** New tokens, and the fields that take their value from each from now on. */
   z.strictObject({
-    kind: z.literal('add-token'),
-    token: tokenSchema,
-    uses: z.array(z.strictObject({ layer, path: z.string().min(1).max(200) })).max(100_000),
+    kind: z.literal('add-tokens'),
+    additions: z
+      .array(
+        z.strictObject({
+          token: tokenSchema,
+          uses: z.array(z.strictObject({ layer, path: z.string().min(1).max(200) })).max(100_000),
+        }),
+      )
+      .min(1)
+      .max(5000),
   }),
   z.strictObject({ kind: z.literal('rename-token'), token, name: token }),
   /** What used `token` uses `into`; `token` is gone. */

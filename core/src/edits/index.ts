@@ -3,13 +3,13 @@ import { notes } from '../notes/catalogue.js'
 import type { Note } from '../notes/note.js'
 import type { Edit, EditKind, EditOf } from './edit.js'
 import { hide, remove, rename } from './layers.js'
-import { addToken, importTokens, mergeToken, removeToken, renameToken } from './tokens.js'
+import { addTokens, importTokens, mergeToken, removeToken, renameToken } from './tokens.js'
 
 /** Makes one edit; gives the same design back when it does not apply. */
 type Apply<K extends EditKind> = (design: Design, edit: EditOf<K>) => Design
 
 const KINDS: { readonly [K in EditKind]: Apply<K> } = {
-  'add-token': addToken,
+  'add-tokens': addTokens,
   hide,
   'import-tokens': importTokens,
   'merge-token': mergeToken,
@@ -22,7 +22,7 @@ const KINDS: { readonly [K in EditKind]: Apply<K> } = {
 /** The layer or token an edit is about. */
 const subjectOf = (edit: Edit): { readonly kind: 'layer' | 'token'; readonly name: string } => {
   if ('layer' in edit) return { kind: 'layer', name: edit.layer }
-  if (edit.kind === 'add-token') return { kind: 'token', name: edit.token.name }
+  if (edit.kind === 'add-tokens') return { kind: 'token', name: edit.additions[0]!.token.name }
   return { kind: 'token', name: edit.kind === 'import-tokens' ? '' : edit.token }
 }
 

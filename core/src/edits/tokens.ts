@@ -22,21 +22,28 @@ const byName = (design: Design): Map<string, Token> =>
 const valueIn = (design: Design, token: Token): unknown =>
   resolveTokenValue(byName(design), token, design.modes[0]!)
 
-export const addToken = (design: Design, { token, uses }: EditOf<'add-token'>): Design => {
-  if (byName(design).has(token.name)) return design
-  const added = { ...design, tokens: [...design.tokens, token] }
-  const value = valueIn(added, token)
-  if (value === undefined) return design
-  const wanted = new Map<string, string[]>()
-  for (const { layer, path } of uses) wanted.set(layer, [...(wanted.get(layer) ?? []), path])
+export const addTokens = (design: Design, { additions }: EditOf<'add-tokens'>): Design => {
+  const known = byName(design)
+  // A name that was taken since keeps its token; the others are added all the same.
+  const free = additions.filter(({ token }) => !known.has(token.name))
+  const added = { ...design, tokens: [...design.tokens, ...free.map(({ token }) => token)] }
+  const wanted = new Map<string, Map<string, Token>>()
+  for (const { token, uses } of free) {
+    for (const { layer, path } of uses) {
+      wanted.set(layer, (wanted.get(layer) ?? new Map<string, Token>()).set(path, token))
+    }
+  }
+  if (free.length === 0 || free.some(({ token }) => valueIn(added, token) === undefined)) {
+    return design
+  }
   return changeLayers(added, (layer) => {
-    const paths = wanted.get(layer.key)
-    if (!paths) return layer
+    const tokens = wanted.get(layer.key)
+    if (!tokens) return layer
     // A later edition may have changed the layer: only fields it still has are set.
-    const fields = listTokenFields(layer).filter(
-      (f) => f.type === token.type && paths.includes(f.path),
-    )
-    return fields.reduce((l, { path }) => setTokenField(l, path, token.name, value), layer)
+    return listTokenFields(layer).reduce((l, { path, type }) => {
+      const token = tokens.get(path)
+      return token?.type === type ? setTokenField(l, path, token.name, valueIn(added, token)) : l
+    }, layer)
   })
 }
 

@@ -217,12 +217,8 @@ describe('proposals', () => {
 
   test('accepted, they are gone from the proposals and stand in the design', () => {
     const before = shore()
-    const edits = proposeTokens(before).map(({ token, uses }) => ({
-      kind: 'add-token' as const,
-      token,
-      uses: [...uses],
-    }))
-    const { design: after, adrift } = applyEdits(before, edits)
+    const additions = proposeTokens(before).map(({ token, uses }) => ({ token, uses: [...uses] }))
+    const { design: after, adrift } = applyEdits(before, [{ kind: 'add-tokens', additions }])
     expect(adrift).toEqual([])
     expect(proposeTokens(after)).toEqual([])
     // The two greens nobody can tell apart are one now.
@@ -296,9 +292,10 @@ describe('edits of tokens', () => {
     { kind: 'merge-token', token: 'gone', into: 'ink' },
     { kind: 'remove-token', token: 'gone' },
     {
-      kind: 'add-token',
-      token: { name: 'ink', type: 'color', values: { light: '#000000' } },
-      uses: [],
+      kind: 'add-tokens',
+      additions: [
+        { token: { name: 'ink', type: 'color', values: { light: '#000000' } }, uses: [] },
+      ],
     },
   ] as const)('one that does not fit is adrift: %j', (edit) => {
     const { design: same, adrift, notes } = after({ ...edit } as never)

@@ -1,5 +1,4 @@
 import { design, frame, layer, text } from '../testing/design.js'
-import { createTableMeasure } from '../text/measure.js'
 import { buildUi } from './index.js'
 import type { UiNode } from './nodes.js'
 

@@ -51,8 +51,8 @@ test('distances go to the nearest visible neighbour, else to the edge of the par
 test('colours come with their tokens, the text with its style', () => {
   const details = inspectLayer(screens(), 'title', draw)!
   expect(details.colors).toEqual([
-    { field: 'Text', color: '#112233', token: 'ink' },
-    { field: 'Text part', color: '#ff0000' },
+    { field: 'Colour', color: '#112233', token: 'ink' },
+    { field: 'Part colour', color: '#ff0000' },
   ])
   expect(details.text).toEqual({ content: 'Low water', style: 'Inter · 600 · 16/24' })
   expect(details.files).toEqual(['svg', 'svg-current-color'])

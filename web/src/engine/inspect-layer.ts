@@ -103,8 +103,8 @@ export const measureDistances = (layer: Layer, parent: Layer | undefined): Dista
 const FIELD_NAMES: readonly (readonly [RegExp, string])[] = [
   [/^fills\./, 'Fill'],
   [/^strokes\./, 'Border'],
-  [/^style\.color$/, 'Text'],
-  [/^runs\./, 'Text part'],
+  [/^style\.color$/, 'Colour'],
+  [/^runs\./, 'Part colour'],
 ]
 
 const colorsOf = (layer: Layer): LayerColor[] => {

@@ -16,7 +16,7 @@ export const listTexts = (screen: Layer, measure: TextMeasure): TextPiece[] => {
     if (layer.type !== 'text' || !layer.visible || layer.rotationDeg !== 0) return
     const box = boxes.get(layer.key)!
     for (const line of layOutText(layer, measure)) {
-      for (const { text, style, x } of line.pieces) {
+      line.pieces.forEach(({ text, style, x }, i) => {
         const shown = applyCase(text, style)
         const { family, weight, italic, size } = style
         pieces.push({
@@ -28,8 +28,10 @@ export const listTexts = (screen: Layer, measure: TextMeasure): TextPiece[] => {
           weight,
           italic,
           size,
+          spacing: style.letterSpacing,
+          endsLine: i === line.pieces.length - 1,
         })
-      }
+      })
     }
   })
   return pieces

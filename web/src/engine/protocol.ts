@@ -100,6 +100,8 @@ export type TextPiece = {
   readonly family: string
   readonly weight: number
   readonly italic: boolean
+  readonly spacing: number
+  readonly endsLine: boolean
 }
 
 export type NamedFile = { readonly name: string; readonly content: string | Uint8Array }

@@ -28,7 +28,7 @@ export const TextOverlay = ({ screen, scale }: Props) => {
 
   return (
     <div data-testid="design-text" className="absolute inset-0 cursor-text select-text">
-      {pieces.map(({ text, x, baseline, width, size, family, weight, italic }, i) => (
+      {pieces.map(({ text, x, baseline, width, size, ...piece }, i) => (
         <div
           key={i}
           className="absolute leading-none whitespace-pre text-transparent selection:bg-[#2a6340]/35"
@@ -37,12 +37,14 @@ export const TextOverlay = ({ screen, scale }: Props) => {
             top: (baseline - size * RISE) * scale,
             width: width * scale,
             fontSize: size * scale,
-            fontFamily: `"${family}", sans-serif`,
-            fontWeight: weight,
-            fontStyle: italic ? 'italic' : 'normal',
+            fontFamily: `"${piece.family}", sans-serif`,
+            fontWeight: piece.weight,
+            fontStyle: piece.italic ? 'italic' : 'normal',
+            letterSpacing: piece.spacing * scale,
           }}
         >
-          {text}
+          {/* Lines copy as lines. */}
+          {text + (piece.endsLine ? '\n' : '')}
         </div>
       ))}
     </div>

@@ -58,13 +58,11 @@ const importTokens = async (files: readonly File[]): Promise<void> => {
 
 const accept = (...proposals: readonly TokenProposal[]): void => {
   const { edit } = useDesk.getState()
-  void edit(
-    ...proposals.map(({ token, uses }) => ({
-      kind: 'add-token' as const,
-      token,
-      uses: uses.map((use) => ({ ...use })),
-    })),
-  )
+  const additions = proposals.map(({ token, uses }) => ({
+    token,
+    uses: uses.map((u) => ({ ...u })),
+  }))
+  void edit({ kind: 'add-tokens', additions })
 }
 
 const countUses = (count: number): string => `${count} use${count === 1 ? '' : 's'}`

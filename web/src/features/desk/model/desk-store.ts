@@ -53,7 +53,7 @@ type DeskActions = {
   showScreen(key: string): void
   setScope(scope: Scope): void
   setTarget(target: TargetId): void
-  edit(...edits: readonly Edit[]): Promise<void>
+  edit(edit: Edit): Promise<void>
   undo(): Promise<void>
   redo(): Promise<void>
   rename(name: string): Promise<void>
@@ -186,19 +186,17 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
       const id = get().project?.id
       if (id) save(() => api.changeSettings(id, settings)).catch(report)
     },
-    async edit(...edits) {
+    async edit(edit) {
       const id = get().project?.id
       if (!id) return
       try {
-        for (const edit of edits) {
-          const stored = await save(() => api.addEdit(id, edit))
-          if (get().project?.id !== id) return
-          set({ edits: [...get().edits, stored], undone: [] })
-        }
+        const stored = await save(() => api.addEdit(id, edit))
+        if (get().project?.id !== id) return
+        set({ edits: [...get().edits, stored], undone: [] })
+        follow()
       } catch (error) {
         report(error)
       }
-      follow()
     },
     async undo() {
       const { project, edits } = get()

@@ -118,6 +118,7 @@ export const Review = ({ review }: Props) => {
           <Button
             type="submit"
             tone="main"
+            autoFocus
             disabled={choice.screens.length === 0 || name.trim() === ''}
           >
             Take in {plural(choice.screens.length, 'screen')}
