@@ -20,10 +20,12 @@ const swc = (module) => [
 const common = {
   testEnvironment: 'node',
   transform: { '^.+\\.[mc]?[tj]sx?$': swc('commonjs') },
-  transformIgnorePatterns: ['/node_modules/'],
+  // svgo's browser build is the one without Node in it, and comes only as a module.
+  transformIgnorePatterns: ['/node_modules/(?!svgo/)'],
   moduleNameMapper: {
     '^(\\.{1,2}/.*)\\.js$': '$1',
     '^@unimorph/core$': '<rootDir>/../core/src/index.ts',
+    '^svgo/browser$': '<rootDir>/../node_modules/svgo/dist/svgo.browser.js',
     '^@unimorph/fonts$': '<rootDir>/../fonts/src/index.ts',
   },
   testPathIgnorePatterns: ['/node_modules/', '/dist/'],

@@ -10,10 +10,10 @@ export const generateSvg = (count: number, bytes: number): string => {
   const phrase = (words: number): string =>
     Array.from({ length: words }, () => WORDS[next(WORDS.length)]).join(' ')
   // What the file needs beyond the layers themselves goes into curves, where real files have it too.
-  const perCurve = Math.max(40, (bytes / count - 230) * 5)
+  const perCurve = Math.max(40, (bytes / count - 137) * 5)
   const curve = (): string => {
     const parts: string[] = [`M${next(24)} ${next(24)}`]
-    for (let length = 0; length < perCurve; ) {
+    for (let length = 0; length < perCurve;) {
       const n = (): string => `${next(24)}.${next(1000)}`
       const part = `C${n()} ${n()} ${n()} ${n()} ${n()} ${n()}`
       parts.push(part)

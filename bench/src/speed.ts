@@ -28,6 +28,16 @@ const measureSize = (layers: number): Figures => {
   return JSON.parse(stdout) as Figures
 }
 
+type Opening = { count: number; elapsedMs: number; bytes: number; peakBytes: number }
+
+const measureIntake = (kind: 'parse' | 'open'): Opening => {
+  const script = fileURLToPath(new URL('./measure-intake.js', import.meta.url))
+  const args = [script, kind, '20000', '10000000']
+  const { stdout, stderr, status } = spawnSync(process.execPath, args, { encoding: 'utf8' })
+  if (status !== 0) throw new Error(stderr)
+  return JSON.parse(stdout) as Opening
+}
+
 const table = (rows: string[][]): string => {
   const widths = rows[0]!.map((_, i) => Math.max(...rows.map((row) => row[i]!.length)))
   return rows
@@ -76,3 +86,15 @@ check('1,000 layers to HTML, in Prettier times', toHtml(thousand) / thousand.pre
 check('1,000 layers to React, in Prettier times', toReact(thousand) / thousand.prettierReact, 0.5)
 check('10,000 layers to HTML, in times of 1,000', toHtml(tenThousand) / toHtml(thousand), 12)
 check('10,000 layers to React, in times of 1,000', toReact(tenThousand) / toReact(thousand), 12)
+
+const [parsed, opened] = [measureIntake('parse'), measureIntake('open')]
+console.log(
+  `\nAn SVG of ${(opened.bytes / 1e6).toFixed(1)} MB and ${opened.count} layers: plain parse ${ms(parsed.elapsedMs)}, ` +
+    `read and drawn ${ms(opened.elapsedMs)}, memory ${(opened.peakBytes / 1e6).toFixed(0)} MB`,
+)
+check(
+  'a large SVG read and drawn, in times of a plain parse',
+  opened.elapsedMs / parsed.elapsedMs,
+  3,
+)
+check('memory for it, in times of the file', opened.peakBytes / opened.bytes, 15)

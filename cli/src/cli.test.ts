@@ -16,6 +16,9 @@ import { listShippedFonts } from '@unimorph/fonts'
 const BIN = resolve(__dirname, '../bin/unimorph.mjs')
 const DEMO = resolve(__dirname, '../../demo/designs')
 
+// The header of a PNG of 48 x 32 px.
+const PNG = Buffer.from('89504e470d0a1a0a0000000d494844520000003000000020080200000000000000', 'hex')
+
 let folder: string
 beforeEach(() => {
   folder = mkdtempSync(join(tmpdir(), 'unimorph-cli-'))
@@ -92,7 +95,7 @@ describe('convert', () => {
   })
 
   test('several files become the pages of one project, with pictures from beside them', () => {
-    write('dot.png', 'png')
+    writeFileSync(join(folder, 'dot.png'), PNG)
     write('one.svg', svg('<image width="9" height="9" href="dot.png"/>'))
     write('two.svg', svg('<rect width="5" height="5"/>'))
     const { status, stderr } = unimorph('convert', 'one.svg', 'two.svg', '--out', 'site')

@@ -8,6 +8,7 @@ import { resolveInstances } from './design/resolve-instances.js'
 import { drawLayer } from './drawing/index.js'
 import { compileStyles } from './emit/styling/tailwind/compile.js'
 import type { Emitted } from './emit/target.js'
+import type { Font, FontFace } from './fonts/face.js'
 import { readFiles } from './intake/index.js'
 import { design, frame, layer, text } from './testing/design.js'
 
@@ -145,4 +146,85 @@ test('no text, name or file name becomes markup, code or a path (seed 8)', () =>
     }),
     { numRuns: 200, seed: 8 },
   )
+})
+
+test('a link of a single screen to itself needs no router', () => {
+  const link = { kind: 'screen', screen: 'home' }
+  const made = design([frame('home', [text('t', 'Home', { link })], { layout: { kind: 'row' } })])
+  const code = textOf(run(made, { target: 'react' }))
+  expect(code).toMatch(/<a\s+href="\/"/)
+  expect(code).not.toContain('from "react-router"')
+})
+
+describe('fonts', () => {
+  const face: FontFace = {
+    family: 'Strandline',
+    weight: 400,
+    italic: false,
+    ascent: 900,
+    descent: 300,
+    lineGap: 0,
+    advances: Object.fromEntries([...'Low water'].map((c) => [c.charCodeAt(0), 1000])),
+    kerning: {},
+  }
+  const fonts: Font[] = [{ face, format: 'woff2', base64: 'AAAA' }]
+  const style = { family: 'Strandline', size: 16, color: '#112233' }
+  const row = { layout: { kind: 'row' } }
+  const made = design([frame('home', [text('t', 'Low water', { style })], row)])
+
+  test.each([
+    ['html', 'fonts/strandline-400.woff2', 'url("fonts/strandline-400.woff2")'],
+    ['react', 'src/fonts/strandline-400.woff2', 'url("./fonts/strandline-400.woff2")'],
+  ] as const)('those at hand are delivered with %s', (target, path, address) => {
+    const result = convert(made, [], { target, fonts })
+    if (!result.ok) throw new Error('not converted')
+    expect(result.value.files.find((f) => f.path === path)?.content).toEqual({
+      kind: 'bytes',
+      base64: 'AAAA',
+    })
+    expect(textOf(result.value)).toContain(address)
+    expect(result.notes).toEqual([])
+  })
+
+  test('one that is missing is noted, with what stands in for it', () => {
+    const result = convert(made, [], { target: 'html' })
+    expect(result.notes.map((n) => n.message)).toEqual([
+      "The font Strandline (400) is not at hand. Where it is not installed, the machine's sans-serif font stands in for it, and texts are measured by that.",
+    ])
+    expect(textOf(run(made, { target: 'html' }))).not.toContain('@font-face')
+  })
+
+  test('a weight that is missing is noted, the nearest delivered', () => {
+    const bold = design([
+      frame('home', [text('t', 'x', { style: { ...style, weight: 700 } })], row),
+    ])
+    const { notes } = convert(bold, [], { target: 'html', fonts })
+    expect(notes.map((n) => n.code)).toEqual(['account/font-inexact'])
+  })
+})
+
+describe('masks', () => {
+  const fills = [{ kind: 'solid', color: '#112233' }]
+  const masked = (inside: Record<string, unknown>[]) =>
+    design([
+      frame('home', [
+        layer('group', 'g', {
+          mask: 'outline',
+          children: [layer('ellipse', 'm', { fills }), ...inside],
+        }),
+      ]),
+    ])
+
+  test('a masked group without text is one drawing', () => {
+    const { files } = run(masked([layer('rectangle', 'r', { fills })]), { target: 'html' })
+    const drawing = files.find((f) => f.path === 'assets/g.svg')
+    expect(drawing?.content.kind === 'text' && drawing.content.text).toContain('<mask ')
+  })
+
+  test('text in one stays text; the mask is lost, with a note', () => {
+    const made = masked([text('t', 'Low water')])
+    const result = convert(made, [], { target: 'html' })
+    expect(result.notes).toContainEqual(expect.objectContaining({ code: 'account/lost' }))
+    expect(textOf(run(made, { target: 'html' }))).toContain('Low water')
+  })
 })

@@ -27,7 +27,9 @@ for (const name of readdirSync(FOLDER)) {
       await show(page, bytes.toString()),
       await show(page, drawLayer(screen, { assets: design!.assets })),
     ]
-    const different = pixelmatch(source.data, drawn.data, undefined, width, height, { threshold: 0.1 })
+    const different = pixelmatch(source.data, drawn.data, undefined, width, height, {
+      threshold: 0.1,
+    })
     expect(different / (width * height)).toBeLessThan(MOST_DIFFERENT)
   })
 }

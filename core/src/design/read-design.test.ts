@@ -291,3 +291,23 @@ test('the JSON Schema describes layers that hold layers', () => {
     expect(schema).toContain(`"const":"${type}"`)
   }
 })
+
+test('a document of an older version is brought to the newest, and is not changed itself', () => {
+  const old = document([frame('home', [])], { version: 1 })
+  const before = JSON.stringify(old)
+  const read = readDesign(old)
+  expect(read.ok && read.value.version).toBe(2)
+  expect(JSON.stringify(old)).toBe(before)
+  expect(errors({ ...old, version: 3 })).toEqual([
+    { code: 'design/newer-version', path: 'version' },
+  ])
+  expect(errors({ ...old, version: 0 })).toContainEqual({ code: 'design/invalid', path: 'version' })
+})
+
+test('artboards name screens that are there', () => {
+  const screens = [frame('home', []), frame('phone', [])]
+  const made = document(screens, { artboards: [{ screens: ['home', 'fone'] }] })
+  expect(errors(made)).toEqual([
+    { code: 'design/unknown-reference', path: 'artboards[0].screens[1]' },
+  ])
+})

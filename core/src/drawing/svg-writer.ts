@@ -10,7 +10,6 @@ const ESCAPES: Readonly<Record<string, string>> = {
 const FORBIDDEN =
   /[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g
 
-// eslint-disable-next-line no-misleading-character-class -- ranges of single units
 const NEEDS_CARE = /[&<>"'\u0000-\u0008\u000b\u000c\u000e-\u001f\ud800-\udfff\ufffe\uffff]/
 
 /** Text made safe as XML content or attribute value. */

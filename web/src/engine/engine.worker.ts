@@ -15,7 +15,7 @@ import {
   takeScreens,
   TARGETS,
   toKebab,
-  useCurrentColor,
+  withCurrentColor,
   walkLayers,
   type Design,
   type Emitted,
@@ -152,7 +152,7 @@ const layerFile: Handlers['layerFile'] = (key, kind) => {
     return asset && { name: asset.name, content: decodeBase64(asset.data) }
   }
   const svg = drawOne(layer)
-  const content = kind === 'svg' ? svg : useCurrentColor(svg)
+  const content = kind === 'svg' ? svg : withCurrentColor(svg)
   return content === undefined ? undefined : { name: `${stem}.svg`, content }
 }
 

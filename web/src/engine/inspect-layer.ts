@@ -2,7 +2,7 @@ import {
   childrenOf,
   listTokenFields,
   measureBoxes,
-  useCurrentColor,
+  withCurrentColor,
   type Box,
   type Layer,
   type LayerType,
@@ -204,7 +204,7 @@ export const inspectLayer = (
       files: [
         ...(isPicture ? (['picture'] as const) : []),
         'svg',
-        ...(useCurrentColor(draw(layer)) ? (['svg-current-color'] as const) : []),
+        ...(withCurrentColor(draw(layer)) ? (['svg-current-color'] as const) : []),
       ],
     }
   }

@@ -121,6 +121,8 @@ export const react: Target = {
         classAttribute: 'className',
         link(link) {
           if (link.kind === 'address') return { tag: 'a', attributes: [text('href', link.url)] }
+          // A project of one screen has no router: a link to that screen is a plain one.
+          if (screens.length === 1) return { tag: 'a', attributes: [text('href', '/')] }
           usesLink = true
           return { tag: 'Link', attributes: [text('to', routeOf.get(link.page)!)] }
         },

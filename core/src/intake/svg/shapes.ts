@@ -1,6 +1,6 @@
 import { uniteBoxes, type Box } from '../../design/geometry.js'
 import { boundsOfParts, parsePath, printPath, transformPath } from '../../paths/index.js'
-import { IDENTITY, type Matrix } from './matrix.js'
+import type { Matrix } from './matrix.js'
 import { parseLength } from './style.js'
 import type { XmlElement } from './xml.js'
 
@@ -125,14 +125,18 @@ export type PlacedPath = {
 export const placePath = (d: string, matrix: Matrix): PlacedPath | undefined => {
   const path = parsePath(d)
   if (!path) return undefined
-  const placed = matrix === IDENTITY ? path : transformPath(path, matrix)
-  const box = uniteBoxes(boundsOfParts(placed))
+  const [a, b, c, x, e, f] = matrix
+  const isMoved = a === 1 && b === 0 && c === 0 && x === 1
+  const placed = isMoved ? path : transformPath(path, matrix)
+  const inside = uniteBoxes(boundsOfParts(placed))
+  // Cut off from its place, a path that was only moved is as it was.
+  const box = isMoved ? { ...inside, x: inside.x + e, y: inside.y + f } : inside
   if (![box.x, box.y, box.width, box.height].every(Number.isFinite)) return undefined
   return {
     box,
-    d: printPath(placed, -box.x, -box.y),
+    d: printPath(placed, -inside.x, -inside.y),
     get own() {
-      return uniteBoxes(boundsOfParts(path))
+      return isMoved ? inside : uniteBoxes(boundsOfParts(path))
     },
   }
 }

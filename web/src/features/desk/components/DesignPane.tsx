@@ -84,17 +84,14 @@ export const DesignPane = ({ screen, scale }: Props) => {
   return (
     <div
       data-testid="design"
+      role="group"
+      aria-label={`Design of ${screen.name}`}
       {...(onText ? {} : handlers)}
       className="relative touch-none overflow-hidden bg-white shadow-sm outline outline-rule"
       style={{ width: screen.width * scale, height: screen.height * scale }}
     >
       {address && (
-        <img
-          src={address}
-          alt={`Design of ${screen.name}`}
-          draggable={false}
-          className="block h-full w-full select-none"
-        />
+        <img src={address} alt="" draggable={false} className="block h-full w-full select-none" />
       )}
       {onText && <TextOverlay screen={screen.key} scale={scale} />}
       {lamp?.screen === screen.key && (
