@@ -242,6 +242,39 @@ describe('text', () => {
     expect(textOf(lines(...placed)).align).toBe(align)
   })
 
+  test('centred lines tell how wide an unknown font is', () => {
+    // In this font everything is 5 % narrower than measured: the middles still fall together at 300.
+    const rows = ['What the sea left', 'is counted and put back where', 'it was found']
+    const measure = createTableMeasure()
+    const style = {
+      family: 'Inter',
+      weight: 400,
+      size: 16,
+      letterSpacing: 0,
+      case: 'as-typed',
+    } as const
+    const placed = rows.map((row): [number, string] => [
+      300 - (measure.width(row, style) * 0.95) / 2,
+      row,
+    ])
+    const { box } = textOf(lines(...placed))
+    expect(box.x + box.width / 2).toBeCloseTo(300, 1)
+  })
+
+  test('a space that was cut away between two styles is put back, before words and not before marks', () => {
+    const width = createTableMeasure().width('created by', {
+      family: 'Inter',
+      weight: 400,
+      size: 16,
+      letterSpacing: 0,
+      case: 'as-typed',
+    })
+    const { runs } = textOf(
+      `<text font-family="Inter" font-size="16"><tspan x="0" y="20">created by</tspan><tspan x="${width + 3}" y="20" text-decoration="underline">Start</tspan><tspan x="${width + 42}" y="20">.</tspan></text>`,
+    )
+    expect(runs.map((r) => r.text)).toEqual(['created by ', 'Start', '.'])
+  })
+
   test('letter spacing in em, and spacing given by a place for every letter', () => {
     expect(
       textOf('<text y="20" font-size="20" letter-spacing="-0.02em">Tide</text>').style

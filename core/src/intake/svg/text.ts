@@ -270,15 +270,37 @@ const groupLines = (placed: readonly Placed[]): Placed[][] => {
 
 /** A gap this wide between two pieces of a line was a space before the exporter cut the text up. */
 const SPACE_SHARE = 0.12
+// How far the measured end of a piece may be off, in shares of its width: weights between those of the
+// table, kerning, another cut of the font.
+const MEASURE_ERROR = 0.02
 
-const joinLine = (line: readonly Placed[]): { text: string; style: TextStyle }[] =>
-  line.map((piece, i) => {
+/**
+ * Whether a space stood between two pieces. Where measuring leaves it open, words are apart and closing
+ * marks are not.
+ */
+const isApart = (before: Placed, piece: Placed): boolean => {
+  const gap = piece.x - (before.x + before.width)
+  const doubt = before.width * MEASURE_ERROR
+  const joinsWords = /[\p{L}\p{N}]$/u.test(before.text) && /^[\p{L}\p{N}]/u.test(piece.text)
+  const isClosing = /^[.,;:!?)\]}’”]/.test(piece.text)
+  const lean =
+    piece.style.size !== before.style.size ? 0 : joinsWords ? -doubt : isClosing ? doubt : 0
+  return gap > Math.max(0, piece.style.size * SPACE_SHARE + lean)
+}
+
+/** The pieces of a line with the spaces between them, which stand in the style that does not show them. */
+const joinLine = (line: readonly Placed[]): { text: string; style: TextStyle }[] => {
+  const joined: { text: string; style: TextStyle }[] = []
+  line.forEach(({ text, style }, i) => {
     const before = line[i - 1]
-    const gap = before ? piece.x - (before.x + before.width) : 0
-    const isSpaced = before && (/\s$/.test(before.text) || /^\s/.test(piece.text))
-    const needsSpace = before && !isSpaced && gap > piece.style.size * SPACE_SHARE
-    return { text: needsSpace ? ` ${piece.text}` : piece.text, style: piece.style }
+    const last = joined.at(-1)
+    const isSpaced = before && (/\s$/.test(before.text) || /^\s/.test(text))
+    const needsSpace = before && last && !isSpaced && isApart(before, line[i]!)
+    if (needsSpace && style.decoration !== 'none') last.text += ' '
+    joined.push({ text: needsSpace && style.decoration === 'none' ? ` ${text}` : text, style })
   })
+  return joined
+}
 
 const styleDifference = (style: TextStyle, base: TextStyle): TextRun['style'] => {
   const difference: Record<string, unknown> = {}
@@ -338,6 +360,27 @@ const alignOf = (anchor: string | undefined, lines: readonly Box[]): ReadText['a
   return right <= tolerance ? 'end' : 'start'
 }
 
+/** By how much the table of widths may be off. */
+const MOST_WIDTH_ERROR = 0.1
+
+/**
+ * Lines that are centred or end flush tell how wide the font really is: where each starts is stated, and
+ * with the right widths all middles (or ends) fall together. `x = edge - share · k · width`, fitted by
+ * least squares for the correction `k`.
+ */
+const correctWidths = (lines: readonly Box[], align: ReadText['align']): readonly Box[] => {
+  if (align === 'start' || lines.length < 2) return lines
+  const share = align === 'centre' ? 0.5 : 1
+  const mean = (values: readonly number[]): number =>
+    values.reduce((sum, v) => sum + v, 0) / values.length
+  const [meanX, meanWidth] = [mean(lines.map((l) => l.x)), mean(lines.map((l) => l.width))]
+  const together = mean(lines.map((l) => (l.x - meanX) * (l.width - meanWidth)))
+  const spread = mean(lines.map((l) => (l.width - meanWidth) ** 2))
+  const k = spread === 0 ? 1 : -together / spread / share
+  if (Math.abs(k - 1) > MOST_WIDTH_ERROR) return lines
+  return lines.map((line) => ({ ...line, width: line.width * k }))
+}
+
 /** Reads a `<text>` element as one text; undefined when it holds no visible character. */
 export const readText = (
   context: SvgContext,
@@ -359,11 +402,16 @@ export const readText = (
   const lineHeight =
     steps.length > 0 ? roundPx(median(steps)) : (base.lineHeight ?? metrics.normalPx)
 
-  const extents = lines.map((line): Box => {
+  const measured = lines.map((line): Box => {
     const last = line.at(-1)!
     const top = line[0]!.y - baselineOffset(metrics, lineHeight)
     return { x: line[0]!.x, y: top, width: last.x + last.width - line[0]!.x, height: lineHeight }
   })
+  const anchor = style['text-anchor'] ?? element.children.find(isElement)?.attributes['text-anchor']
+  const align = alignOf(anchor, measured)
+  // Lines placed by their middle or end already are where their widths, right or wrong, put them.
+  const isStated = anchor === 'middle' || anchor === 'end'
+  const extents = isStated ? measured : correctWidths(measured, align)
   const box = uniteBoxes(extents)
 
   const runs: { text: string; style: TextStyle }[] = []
@@ -395,12 +443,11 @@ export const readText = (
     })
   })
 
-  const anchor = style['text-anchor'] ?? element.children.find(isElement)?.attributes['text-anchor']
   return {
     box: roundBox(box),
     style: steps.length > 0 ? { ...base, lineHeight } : base,
     runs: runs.map((run) => ({ text: run.text, style: styleDifference(run.style, base) })),
-    align: alignOf(anchor, extents),
+    align,
     lines: drawn,
   }
 }
