@@ -1,8 +1,9 @@
 import { spawnSync } from 'node:child_process'
-import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import { compareDrawings } from './drawing.js'
 
 // Converts captured pages with the command line and has them scored by the scorer that lies beside them.
 const ROOT = resolve(fileURLToPath(new URL('../..', import.meta.url)))
@@ -59,6 +60,14 @@ if (!existsSync(join(PRACTICE, 'run.mjs'))) {
   const folder = mkdtempSync(join(tmpdir(), 'unimorph-practice-'))
   try {
     for (const variant of ['layered', 'flat']) scoreVariant(variant, folder, process.argv.slice(2))
+    const files = readdirSync(PRACTICE, { withFileTypes: true })
+      .filter((entry) => existsSync(join(PRACTICE, entry.name, 'design-1280.svg')))
+      .map((entry) => join(PRACTICE, entry.name, 'design-1280.svg'))
+    const drawings = await compareDrawings(files)
+    const worst = Math.max(...drawings.map(({ share }) => share))
+    console.log(
+      `our drawing of the ${files.length} designs differs from the browser's by at most ${(worst * 100).toFixed(2)} % of pixels (goal 1 %)`,
+    )
   } finally {
     rmSync(folder, { recursive: true, force: true })
   }

@@ -83,6 +83,7 @@ const UNSUPPORTED: readonly (readonly [keyof Style, RegExp, string])[] = [
   ['marker-end', /^none$/, 'marker'],
   ['stroke-dashoffset', /^0/, 'dash offset'],
   ['paint-order', /^(normal|fill.*)$/, 'paint order'],
+  ['word-spacing', /^(normal|0.*)$/, 'word spacing'],
   ['writing-mode', /^(horizontal-tb|lr|lr-tb)$/, 'vertical writing'],
 ]
 

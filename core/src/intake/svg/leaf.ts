@@ -34,26 +34,29 @@ const cutPicture = (
     strokes: [],
     radius: 0,
   }
-  if (shape.type === 'rectangle' && shape.rotationDeg === 0) {
+  if (shape.type === 'rectangle') {
     const { type: _type, ...rest } = shape
     const children = adopt([whole], shape.box)
     return { ...rest, type: 'frame', clip: true, fills: [], strokes: [...strokes], children }
   }
-  const black = { kind: 'solid', color: '#000000', opacity: 1, blend: 'normal' } as const
-  const outline = {
+  const plainShape = (suffix: string, name: string): Layer => ({
     ...shape,
-    ...createPlain(context.createKey(`${base.key}-outline`), 'Outline'),
-    rotationDeg: shape.rotationDeg,
-    fills: [black],
-    strokes: [],
-  } as Layer
-  return {
-    ...base,
+    ...createPlain(context.createKey(`${base.key}-${suffix}`), name),
+  })
+  const black = { kind: 'solid', color: '#000000', opacity: 1, blend: 'normal' } as const
+  const outline = { ...plainShape('outline', 'Outline'), fills: [black], strokes: [] } as Layer
+  const group = { type: 'group', box: shape.box, rotationDeg: shape.rotationDeg } as const
+  const masked = { mask: 'outline', children: adopt([outline, whole], shape.box) } as const
+  if (strokes.length === 0) return { ...base, ...group, ...masked }
+  // The stroke reaches over the outline, so it lies beside what is cut by it.
+  const cut: Layer = {
+    ...createPlain(context.createKey(`${base.key}-cut`), base.name),
     type: 'group',
-    mask: 'outline',
-    box: shape.box,
-    children: adopt([outline, whole], shape.box),
+    box: { ...shape.box, x: 0, y: 0 },
+    ...masked,
   }
+  const line = { ...plainShape('line', 'Border'), fills: [], strokes: [...strokes] } as Layer
+  return { ...base, ...group, children: [cut, ...adopt([line], shape.box)] }
 }
 
 const paintedPath = (path: PlacedPath, matrix: Matrix): PaintedShape => ({
@@ -174,6 +177,9 @@ export const readTextLayer = (
     return undefined
   }
   noteMirror(context, base, placement)
+  if (style.stroke && style.stroke !== 'none') {
+    context.notes.push(notes.effectSkipped(context.file, base.key, 'outline of a text'))
+  }
   const { box, scaleY: scale } = placement
   if (!isDrawableBox(box)) return undefined
   const isSized = scale === 1 && placement.scaleX === 1

@@ -49,6 +49,20 @@ test('on a path it is seen through the outline', () => {
   })
 })
 
+test('a border round a cut picture is kept, and turning turns both', () => {
+  const circle =
+    '<circle cx="60" cy="60" r="40" fill="url(#p)" stroke="red" transform="rotate(30 60 60)"/>'
+  const { layers } = fill('matrix(0.04 0 0 0.06 -0.3 -0.5)', circle)
+  expect(layers[0]).toMatchObject({
+    type: 'group',
+    rotationDeg: 30,
+    children: [
+      { mask: 'outline', children: [{ rotationDeg: 0 }, { type: 'image' }] },
+      { type: 'ellipse', strokes: [{ paint: { color: '#ff0000' } }] },
+    ],
+  })
+})
+
 test('small tiles repeat', () => {
   const { layers } = svgLayers(
     `<pattern id="p" patternUnits="userSpaceOnUse" x="10" y="10" width="12" height="8"><image width="12" height="8" href="${PICTURE}"/></pattern>${RECT}`,
