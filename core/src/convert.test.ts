@@ -192,6 +192,11 @@ describe('fonts', () => {
       "The font Strandline (400) is not at hand. Where it is not installed, the machine's sans-serif font stands in for it, and texts are measured by that.",
     ])
     expect(textOf(run(made, { target: 'html' }))).not.toContain('@font-face')
+    for (const target of ['html', 'react'] as const) {
+      expect(textOf(run(made, { target }))).toContain(
+        '- Strandline: until you add it, `sans-serif` stands in',
+      )
+    }
   })
 
   test('a weight that is missing is noted, the nearest delivered', () => {

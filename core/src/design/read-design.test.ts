@@ -189,6 +189,8 @@ const paint = fc.oneof(
     kind: fc.constant('radial'),
     centre: fc.record({ x: fc.constant(0.5), y: fc.constant(0.5) }),
     radius: fc.record({ x: fc.constant(0), y: fc.constant(0) }),
+    rotationDeg: fc.constantFrom(0, 30),
+    focus: fc.constantFrom(undefined, { x: 0, y: 1 }),
     stops: fc.tuple(color, color).map(([a, b]) => [
       { offset: 0, color: a },
       { offset: 1, color: b },
@@ -241,6 +243,12 @@ const node: fc.Arbitrary<Record<string, unknown>> = fc.letrec<{ node: Record<str
           { kind: 'grid', columns: 3 },
         ),
         clip: fc.boolean(),
+        children: fc.array(tie('node'), { maxLength: 3 }),
+      }) as fc.Arbitrary<Record<string, unknown>>,
+      fc.record({
+        type: fc.constant('group'),
+        box,
+        mask: fc.constantFrom(undefined, 'outline', 'alpha', 'luminance'),
         children: fc.array(tie('node'), { maxLength: 3 }),
       }) as fc.Arbitrary<Record<string, unknown>>,
     ),

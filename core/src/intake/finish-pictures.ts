@@ -1,5 +1,6 @@
 import type { Asset, Design } from '../design/design.js'
 import { decodeBase64, encodeBase64 } from './base64.js'
+import { readPictureSize } from './picture-size.js'
 
 /** What only a decoder can tell of a picture; the host has one, `core` has not. */
 export type Look = {
@@ -21,7 +22,7 @@ const optimise = (asset: Asset, optimiseSvg: OptimiseSvg): Asset => {
   return { ...asset, data: encodeBase64(bytes) }
 }
 
-/** Completes what is known of each picture: whether it is transparent, which colour most of it has. */
+/** Completes what is known of each picture: its size, whether it is transparent, which colour most of it has. */
 export const finishPictures = async (
   design: Design,
   lookAt: LookAt,
@@ -31,7 +32,8 @@ export const finishPictures = async (
   for (const [id, asset] of Object.entries(design.assets)) {
     const smaller = optimiseSvg && isSvg(asset) ? optimise(asset, optimiseSvg) : asset
     const look = asset.color === undefined ? await lookAt(smaller) : undefined
-    assets[id] = { ...smaller, ...look }
+    const size = asset.width === undefined ? readPictureSize(smaller.data) : undefined
+    assets[id] = { ...smaller, ...size, ...look }
   }
   return { ...design, assets }
 }

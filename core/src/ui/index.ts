@@ -21,6 +21,8 @@ export type UiProject = {
   readonly assets: readonly UiAsset[]
   /** Font files the pages need and that are at hand. */
   readonly fonts: readonly Font[]
+  /** Families that are not at hand, with what stands in for each. */
+  readonly missingFonts: readonly { readonly family: string; readonly fallback: string }[]
   readonly theme: UiTheme
   readonly notes: readonly Note[]
 }
@@ -33,8 +35,13 @@ const countFree = (node: LayoutNode): number =>
   )
 
 /** The fonts at hand that the texts need, one file each; those that are missing are noted. */
-const chooseFonts = (account: Account, roots: readonly Layer[], fonts: readonly Font[]): Font[] => {
+const chooseFonts = (
+  account: Account,
+  roots: readonly Layer[],
+  fonts: readonly Font[],
+): Pick<UiProject, 'fonts' | 'missingFonts'> => {
   const chosen = new Set<Font>()
+  const missingFonts: { family: string; fallback: string }[] = []
   for (const { family, styles } of listFontNeeds(roots)) {
     if (isGenericFamily(family)) continue
     const inexact: number[] = []
@@ -47,12 +54,14 @@ const chooseFonts = (account: Account, roots: readonly Layer[], fonts: readonly 
     }
     const weights = [...new Set(styles.map((s) => s.weight))]
     if (![...chosen].some((f) => f.face.family.toLowerCase() === family.toLowerCase())) {
-      account.add(notes.fontMissing(family, weights, fallbackOf(family)))
+      const fallback = fallbackOf(family)
+      account.add(notes.fontMissing(family, weights, fallback))
+      missingFonts.push({ family, fallback })
     } else if (inexact.length > 0) {
       account.add(notes.fontInexact(family, [...new Set(inexact)]))
     }
   }
-  return [...chosen]
+  return { fonts: [...chosen], missingFonts }
 }
 
 /** Screens that are one screen at several widths: as the design says or, when it does not, as it looks. */
@@ -108,7 +117,7 @@ export const buildUi = (
     name: design.name,
     pages,
     assets: collector.assets,
-    fonts: chooseFonts(account, roots, fonts),
+    ...chooseFonts(account, roots, fonts),
     theme: buildTheme(design),
     notes: account.notes,
   }

@@ -3,6 +3,7 @@ import { buildAssetFiles } from '../shared/asset-files.js'
 import { buildMarkup, type Dialect } from '../shared/build-markup.js'
 import { concat, hardline } from '../shared/document.js'
 import { buildFontFiles, fontRules } from '../shared/font-files.js'
+import { fontReadme } from '../shared/font-readme.js'
 import { jsonFile, textFile, type EmittedFile } from '../shared/emitted-file.js'
 import { text, type MarkupElement, type MarkupNode } from '../shared/markup.js'
 import { toKebab, UniqueNames } from '../shared/names.js'
@@ -118,7 +119,7 @@ export const html: Target = {
         }),
         jsonFile('.prettierrc', { printWidth: PRINT_WIDTH }),
         textFile('.prettierignore', 'node_modules\nassets\nfonts\nstyles.css\n'),
-        textFile('README.md', README),
+        textFile('README.md', README + fontReadme(project)),
       ],
       styles: { source, classes: [...styling.classes], compiledPath: 'styles.css' },
       pages: Object.fromEntries([...paths].map(([key, path]) => [key, { path, route: path }])),

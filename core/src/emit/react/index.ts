@@ -150,7 +150,7 @@ export const react: Target = {
       files: [
         ...files,
         ...buildProjectFiles(
-          project.name,
+          project,
           screens.map(({ component, route }) => ({ component, route })),
         ),
         textFile('src/index.css', source),

@@ -1,3 +1,5 @@
+import type { UiProject } from '../../ui/index.js'
+import { fontReadme } from '../shared/font-readme.js'
 import { cleanControls } from '../html/escape.js'
 import { jsonFile, textFile, type EmittedFile } from '../shared/emitted-file.js'
 import { quoteString } from './escape.js'
@@ -105,14 +107,17 @@ const escapeTitle = (name: string): string =>
     .replace(/</g, '&lt;')
 
 /** The files around the screens: entry, routes and configuration. */
-export const buildProjectFiles = (name: string, screens: readonly Screen[]): EmittedFile[] => {
+export const buildProjectFiles = (
+  project: UiProject,
+  screens: readonly Screen[],
+): EmittedFile[] => {
   const isRouted = screens.length > 1
   return [
     textFile('src/App.tsx', isRouted ? routedApp(screens) : singleApp(screens[0]!)),
     textFile('src/main.tsx', main(isRouted)),
-    textFile('index.html', page(escapeTitle(name) || 'Screens')),
+    textFile('index.html', page(escapeTitle(project.name) || 'Screens')),
     textFile('vite.config.ts', VITE_CONFIG),
     jsonFile('tsconfig.json', TSCONFIG),
-    textFile('README.md', README),
+    textFile('README.md', README + fontReadme(project)),
   ]
 }
