@@ -21,10 +21,50 @@ const placed = (box: Box, scale: number) => ({
   height: box.height * scale,
 })
 
+type OverlayProps = { readonly screen: string; readonly scale: number }
+
+const VEIL = 'absolute bg-[#23211c]/60 will-change-transform'
+
+/**
+ * Darkens everything but the layer that is pointed at in the outline: four plain rectangles around it, which
+ * need no painting however tall the screen is.
+ */
+const Lamp = ({ screen, scale }: OverlayProps) => {
+  const lit = useDesk((s) => s.lit)
+  const layer = useDesk((s) => s.drawn?.layers.find((l) => l.key === lit))
+  if (lit === undefined || layer?.screen !== screen) return null
+  const { left, top, width, height } = placed(layer.box, scale)
+  const [above, before] = [Math.max(0, top), Math.max(0, left)]
+  return (
+    <div aria-hidden className="pointer-events-none absolute inset-0">
+      <div className={VEIL} style={{ left: 0, right: 0, top: 0, height: above }} />
+      <div className={VEIL} style={{ left: 0, top: above, width: before, height }} />
+      <div className={VEIL} style={{ left: left + width, right: 0, top: above, height }} />
+      <div className={VEIL} style={{ left: 0, right: 0, top: top + height, bottom: 0 }} />
+      <div data-testid="lamp" className="absolute" style={{ left, top, width, height }} />
+    </div>
+  )
+}
+
+/** The selected layers, outlined. */
+const Selection = ({ screen, scale }: OverlayProps) => {
+  const layers = useDesk((s) => s.drawn?.layers)
+  const selection = useDesk((s) => s.selection)
+  const selected = new Set(selection)
+  return layers
+    ?.filter((l) => selected.has(l.key) && l.screen === screen)
+    .map(({ key, box }) => (
+      <div
+        key={key}
+        aria-hidden
+        className="pointer-events-none absolute outline-2 -outline-offset-1 outline-[#2a6340]"
+        style={placed(box, scale)}
+      />
+    ))
+}
+
 /** Picking layers with the pointer: one by a click, several with a frame drawn around them. */
 const usePicking = (screen: string, scale: number) => {
-  const layers = useDesk((s) => s.drawn?.layers) ?? []
-  const selection = useDesk((s) => s.selection)
   const select = useDesk((s) => s.select)
   const [drag, setDrag] = useState<{ from: Point; to: Point }>()
 
@@ -39,6 +79,8 @@ const usePicking = (screen: string, scale: number) => {
     if (!drag) return
     setDrag(undefined)
     const adds = event.ctrlKey || event.metaKey || event.shiftKey
+    const { drawn, selection } = useDesk.getState()
+    const layers = drawn?.layers ?? []
     const before = adds ? selection : []
     if (isDrag(drag)) {
       const found = findLayersIn(layers, screen, boxBetween(drag.from, drag.to)).map((l) => l.key)
@@ -71,14 +113,9 @@ const usePicking = (screen: string, scale: number) => {
  * nothing. On top of it lie the selection, its measures and, on demand, the text.
  */
 export const DesignPane = ({ screen, scale }: Props) => {
-  const layers = useDesk((s) => s.drawn?.layers)
-  const selection = useDesk((s) => s.selection)
-  const lit = useDesk((s) => s.lit)
   const pointer = useStage((s) => s.pointer)
   const address = useObjectAddress(screen.svg, 'image/svg+xml')
   const { frame, handlers } = usePicking(screen.key, scale)
-  const selected = new Set(selection)
-  const lamp = lit === undefined ? undefined : layers?.find((l) => l.key === lit)
   const onText = pointer === 'text'
 
   return (
@@ -94,24 +131,8 @@ export const DesignPane = ({ screen, scale }: Props) => {
         <img src={address} alt="" draggable={false} className="block h-full w-full select-none" />
       )}
       {onText && <TextOverlay screen={screen.key} scale={scale} />}
-      {lamp?.screen === screen.key && (
-        <div
-          aria-hidden
-          data-testid="lamp"
-          className="pointer-events-none absolute shadow-[0_0_0_100000px_rgb(35_33_28/0.6)]"
-          style={placed(lamp.box, scale)}
-        />
-      )}
-      {layers
-        ?.filter((l) => l.screen === screen.key && selected.has(l.key))
-        .map(({ key, box }) => (
-          <div
-            key={key}
-            aria-hidden
-            className="pointer-events-none absolute outline-2 -outline-offset-1 outline-[#2a6340]"
-            style={placed(box, scale)}
-          />
-        ))}
+      <Lamp screen={screen.key} scale={scale} />
+      <Selection screen={screen.key} scale={scale} />
       {!onText && !frame && <Measures screen={screen.key} scale={scale} />}
       {frame && (
         <div

@@ -24,6 +24,8 @@ import {
 import { OutlineFilter } from './OutlineFilter'
 
 const ROW_HEIGHT = 26
+/** How long the pointer rests on a row before its layer is lit. */
+const REST_MS = 90
 
 const toggled = <T,>(set: ReadonlySet<T>, item: T): Set<T> => {
   const next = new Set(set)
@@ -105,7 +107,15 @@ export const Outline = () => {
     [],
   )
   const onRename = useCallback((row: LayerRow) => latest.current.rename(row), [])
-  const onPoint = useCallback((key: string | undefined) => light(key), [light])
+  // While the list scrolls under the pointer, every row passes below it; only one that it rests on is lit.
+  const resting = useRef<number>(undefined)
+  const onPoint = useCallback(
+    (key: string | undefined) => {
+      window.clearTimeout(resting.current)
+      resting.current = window.setTimeout(() => light(key), key === undefined ? 0 : REST_MS)
+    },
+    [light],
+  )
   const onToggle = useCallback((key: string) => setOpen((keys) => toggled(keys, key)), [])
 
   const move = (to: number): void => {
@@ -167,7 +177,7 @@ export const Outline = () => {
         aria-activedescendant={index >= 0 ? `row-${index}` : undefined}
         tabIndex={0}
         onKeyDown={onKeyDown}
-        onPointerLeave={() => light(undefined)}
+        onPointerLeave={() => onPoint(undefined)}
         className="min-h-0 flex-1 overflow-auto -outline-offset-2"
       >
         {rows.length === 0 && drawn && (
