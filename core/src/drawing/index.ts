@@ -10,7 +10,7 @@ import { drawEffects } from './effects.js'
 import { drawAngular, drawBackdrop } from './html-box.js'
 import { drawFontRules } from './fonts.js'
 import { aspectOf, drawPaint, DrawingContext } from './paint.js'
-import { element, escapeXml, formatNumber, type Attributes } from './svg-writer.js'
+import { element, elementOf, escapeXml, formatNumber, type Attributes } from './svg-writer.js'
 
 export type DrawingOptions = {
   readonly assets: Readonly<Record<string, Asset>>
@@ -92,7 +92,7 @@ const outlineOf = (layer: Layer, grow = 0): { name: string; attributes: Attribut
       const corners =
         grow === 0 ? radius : mapCorners(radius, (r) => (r > 0 ? Math.max(0, r + grow) : 0))
       const { name, attributes } = roundedRectangle(box, corners)
-      return [{ name, attributes: { ...attributes, ...shift } }]
+      return [{ name, attributes: grow === 0 ? attributes : { ...attributes, ...shift } }]
     }
   }
 }
@@ -115,11 +115,11 @@ const drawFill = (pen: Pen, layer: Layer, paint: Paint): string => {
   if (paint.kind === 'angular') return drawAngular(layer, paint, clipOfPath(pen, layer))
   return outlineOf(layer)
     .map(({ name, attributes }) =>
-      element(name, {
-        ...attributes,
-        ...drawPaint(pen.context, paint, layer.box, 'fill'),
-        style: blendStyle(paint.blend),
-      }),
+      elementOf(name, [
+        attributes,
+        drawPaint(pen.context, paint, layer.box, 'fill'),
+        { style: blendStyle(paint.blend) },
+      ]),
     )
     .join('')
 }
@@ -132,7 +132,6 @@ const drawStroke = (pen: Pen, layer: Layer, stroke: Stroke): string => {
   // A path has no second path beside it: twice the width is drawn, and one half of it cut away.
   const isHalved = layer.type === 'path' && stroke.align !== 'centre'
   const line = {
-    ...paint,
     fill: 'none',
     'stroke-width': stroke.width * (isHalved ? 2 : 1),
     'stroke-dasharray':
@@ -142,7 +141,7 @@ const drawStroke = (pen: Pen, layer: Layer, stroke: Stroke): string => {
     style: blendStyle(stroke.paint.blend),
   }
   const drawn = outlineOf(layer, share * stroke.width)
-    .map(({ name, attributes }) => element(name, { ...attributes, ...line }))
+    .map(({ name, attributes }) => elementOf(name, [attributes, paint, line]))
     .join('')
   if (!isHalved) return drawn
   const half =

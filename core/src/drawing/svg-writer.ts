@@ -25,12 +25,18 @@ export const formatNumber = (value: number): string => String(Math.round(value *
 export type Attributes = Readonly<Record<string, string | number | undefined>>
 
 /** `element('rect', { x: 1 })` → `<rect x="1"/>`. Attributes without a value are left out. */
-export const element = (name: string, attributes: Attributes, content = ''): string => {
+export const element = (name: string, attributes: Attributes, content = ''): string =>
+  elementOf(name, [attributes], content)
+
+/** As `element`, with attributes from several places; which must not name the same one twice. */
+export const elementOf = (name: string, parts: readonly Attributes[], content = ''): string => {
   let open = `<${name}`
-  for (const key in attributes) {
-    const value = attributes[key]
-    if (value === undefined) continue
-    open += ` ${key}="${typeof value === 'number' ? formatNumber(value) : escapeXml(value)}"`
+  for (const attributes of parts) {
+    for (const key in attributes) {
+      const value = attributes[key]
+      if (value === undefined) continue
+      open += ` ${key}="${typeof value === 'number' ? formatNumber(value) : escapeXml(value)}"`
+    }
   }
   return content === '' ? `${open}/>` : `${open}>${content}</${name}>`
 }

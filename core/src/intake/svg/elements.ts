@@ -247,5 +247,5 @@ const readContainer = (
   const children = joinStrokes(read)
   const box = roundBox(uniteBoxes(children.map((c) => c.box)))
   const link = name === 'a' ? readLink(element) : undefined
-  return { ...base, type: 'group', box, ...(link ? { link } : {}), children: adopt(children, box) }
+  return { type: 'group', box, children: adopt(children, box), ...(link ? { link } : {}), ...base }
 }

@@ -10,8 +10,6 @@ import { readPatternImage, toImageFill, type PatternImage } from './pattern.js'
 import { parseLength, type Style } from './style.js'
 import { localName } from './xml.js'
 
-const common = { opacity: 1, blend: 'normal' } as const
-
 /** A picture that fills a shape in a way its box alone cannot say: cut out of a larger one. */
 export type CutPicture = { readonly picture: PatternImage; readonly opacity: number }
 
@@ -38,7 +36,7 @@ const readPaint = (
     }
     const fallback = value.replace(/^url\([^)]*\)\s*/, '')
     const color = fallback && fallback !== 'none' ? parseColor(fallback, style.color) : undefined
-    if (color) return { kind: 'solid', color, ...common, opacity }
+    if (color) return { kind: 'solid', color, opacity, blend: 'normal' }
     if (fallback !== 'none') context.notes.push(notes.paintSkipped(context.file, layer, value))
     return undefined
   }
@@ -47,7 +45,7 @@ const readPaint = (
     context.notes.push(notes.paintSkipped(context.file, layer, value))
     return undefined
   }
-  return { kind: 'solid', color, ...common, opacity }
+  return { kind: 'solid', color, opacity, blend: 'normal' }
 }
 
 /** The fill of a shape: paints its box can hold, or a picture cut out of a larger one. */

@@ -160,7 +160,9 @@ export const resolveStyle = (
   sheet?: StyleSheet,
   parentOf?: (element: XmlElement) => XmlElement | undefined,
 ): Style => {
-  const style: Partial<Record<string, string>> = { ...parent }
+  // Copied by hand: adding to a spread copy is many times slower in engines of today.
+  const style: Partial<Record<string, string>> = {}
+  for (const property in parent) style[property] = parent[property as Property]!
   const variables = sheet?.variables ?? NO_VARIABLES
   const set = (name: string, raw: string): void => {
     if (!KNOWN.has(name) && !SHORTHANDS.has(name)) return

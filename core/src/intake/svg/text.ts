@@ -70,7 +70,6 @@ const readTextStyle = (context: SvgContext, layer: string, style: Style): TextSt
     weight: WEIGHTS[weight] ?? (Number.parseFloat(weight) || 400),
     italic: /italic|oblique/.test(style['font-style'] ?? ''),
     size: Number.isFinite(size) ? size : 16,
-    ...(lineHeight === undefined ? {} : { lineHeight }),
     letterSpacing: Number.isFinite(spacing) ? Math.round(spacing * 1000) / 1000 : 0,
     decoration: decoration.includes('underline')
       ? 'underline'
@@ -79,6 +78,7 @@ const readTextStyle = (context: SvgContext, layer: string, style: Style): TextSt
         : 'none',
     case: CASES[style['text-transform'] ?? ''] ?? 'as-typed',
     color: readTextColor(context, layer, style),
+    ...(lineHeight === undefined ? {} : { lineHeight }),
   }
 }
 
@@ -196,8 +196,8 @@ const collectChunks = (
       chunks.push({
         text,
         style: spacing === undefined ? textStyle() : { ...textStyle(), letterSpacing: spacing },
-        ...start,
         anchor,
+        ...start,
       })
       start = { dx: 0, dy: 0 }
     }
@@ -360,6 +360,12 @@ const alignOf = (anchor: string | undefined, lines: readonly Box[]): ReadText['a
   return right <= tolerance ? 'end' : 'start'
 }
 
+// The new field stands first: adding to a spread copy is many times slower.
+const withLineHeight = (style: TextStyle, lineHeight: number): TextStyle => ({
+  lineHeight,
+  ...(style.lineHeight === undefined ? style : { ...style, lineHeight }),
+})
+
 /** By how much the table of widths may be off. */
 const MOST_WIDTH_ERROR = 0.1
 
@@ -445,7 +451,7 @@ export const readText = (
 
   return {
     box: roundBox(box),
-    style: steps.length > 0 ? { ...base, lineHeight } : base,
+    style: steps.length > 0 ? withLineHeight(base, lineHeight) : base,
     runs: runs.map((run) => ({ text: run.text, style: styleDifference(run.style, base) })),
     align,
     lines: drawn,
