@@ -194,6 +194,14 @@ describe('paint and effects', () => {
   })
 })
 
+const INTER = {
+  family: 'Inter',
+  weight: 400,
+  size: 16,
+  letterSpacing: 0,
+  case: 'as-typed',
+} as const
+
 describe('text', () => {
   const textOf = (inside: string) => {
     const layer = svgLayers(inside, 'width="800" height="400"').layers[0]!
@@ -227,16 +235,9 @@ describe('text', () => {
     ['end', 1],
   ] as const)('lines that each state their start are aligned to the %s', (align, share) => {
     const rows = ['What the sea left', 'is counted and put back where', 'it was found']
-    const style = {
-      family: 'Inter',
-      weight: 400,
-      size: 16,
-      letterSpacing: 0,
-      case: 'as-typed',
-    } as const
     const measure = createTableMeasure()
     const placed = rows.map((row): [number, string] => [
-      300 - measure.width(row, style) * share,
+      300 - measure.width(row, INTER) * share,
       row,
     ])
     expect(textOf(lines(...placed)).align).toBe(align)
@@ -246,15 +247,8 @@ describe('text', () => {
     // In this font everything is 5 % narrower than measured: the middles still fall together at 300.
     const rows = ['What the sea left', 'is counted and put back where', 'it was found']
     const measure = createTableMeasure()
-    const style = {
-      family: 'Inter',
-      weight: 400,
-      size: 16,
-      letterSpacing: 0,
-      case: 'as-typed',
-    } as const
     const placed = rows.map((row): [number, string] => [
-      300 - (measure.width(row, style) * 0.95) / 2,
+      300 - (measure.width(row, INTER) * 0.95) / 2,
       row,
     ])
     const { box } = textOf(lines(...placed))
@@ -262,13 +256,7 @@ describe('text', () => {
   })
 
   test('a space that was cut away between two styles is put back, before words and not before marks', () => {
-    const width = createTableMeasure().width('created by', {
-      family: 'Inter',
-      weight: 400,
-      size: 16,
-      letterSpacing: 0,
-      case: 'as-typed',
-    })
+    const width = createTableMeasure().width('created by', INTER)
     const { runs } = textOf(
       `<text font-family="Inter" font-size="16"><tspan x="0" y="20">created by</tspan><tspan x="${width + 3}" y="20" text-decoration="underline">Start</tspan><tspan x="${width + 42}" y="20">.</tspan></text>`,
     )

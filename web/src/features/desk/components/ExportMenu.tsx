@@ -1,10 +1,10 @@
-import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react'
 import { strToU8, zipSync } from 'fflate'
 import { toKebab } from '@unimorph/core'
 import type { ExportKind, NamedFile } from '../../../engine/protocol'
 import { messageOf } from '../../../shared/lib/api'
 import { saveAs } from '../../../shared/lib/save-as'
 import { showProblem } from '../../../shared/lib/toast-store'
+import { ActionMenu } from '../../../shared/ui/ActionMenu'
 import { useDesk } from '../model/desk-store'
 
 const KINDS: readonly { readonly kind: ExportKind; readonly label: string }[] = [
@@ -43,29 +43,15 @@ export const ExportMenu = () => {
       .catch((error: unknown) => showProblem(messageOf(error)))
   }
   return (
-    <Menu>
-      <MenuButton className="inline-flex h-7 items-center gap-2 rounded-sm border border-rule bg-sheet px-2.5 whitespace-nowrap hover:border-ink">
-        Export
-        <span aria-hidden className="text-soft">
-          ▾
-        </span>
-      </MenuButton>
-      <MenuItems
-        anchor="bottom start"
-        className="z-40 mt-1 rounded-sm border border-ink bg-sheet py-1 shadow-md focus:outline-none"
-      >
-        {KINDS.map(({ kind, label }) => (
-          <MenuItem key={kind}>
-            <button
-              type="button"
-              onClick={() => take(kind)}
-              className="block w-44 px-3 py-1 text-left data-focus:bg-tint"
-            >
-              {label}
-            </button>
-          </MenuItem>
-        ))}
-      </MenuItems>
-    </Menu>
+    <ActionMenu
+      anchor="bottom start"
+      className="inline-flex h-7 items-center gap-2 rounded-sm border border-rule bg-sheet px-2.5 whitespace-nowrap hover:border-ink"
+      actions={KINDS.map(({ kind, label }) => [label, () => take(kind)])}
+    >
+      Export
+      <span aria-hidden className="text-soft">
+        ▾
+      </span>
+    </ActionMenu>
   )
 }

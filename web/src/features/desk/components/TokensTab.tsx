@@ -1,9 +1,9 @@
-import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react'
 import { useEffect, useRef, useState } from 'react'
 import { isTokenFile, readTokens, toKebab, type TokenProposal } from '@unimorph/core'
 import type { TokenList, TokenRow } from '../../../engine/protocol'
 import { messageOf } from '../../../shared/lib/api'
 import { showProblem } from '../../../shared/lib/toast-store'
+import { ActionMenu } from '../../../shared/ui/ActionMenu'
 import { Button } from '../../../shared/ui/Button'
 import { NameDialog } from '../../../shared/ui/NameDialog'
 import { useDesk } from '../model/desk-store'
@@ -67,8 +67,6 @@ const accept = (...proposals: readonly TokenProposal[]): void => {
 
 const countUses = (count: number): string => `${count} use${count === 1 ? '' : 's'}`
 
-const ITEM = 'block w-36 px-3 py-1 text-left data-focus:bg-tint'
-
 type RowProps = {
   readonly token: TokenRow
   readonly onRename: () => void
@@ -93,38 +91,18 @@ const Row = ({ token, onRename, onMerge }: RowProps) => {
         </span>
       </span>
       <span className="text-xs whitespace-nowrap text-soft">{countUses(token.useCount)}</span>
-      <Menu>
-        <MenuButton
-          aria-label={`More for ${token.name}`}
-          className="h-6 w-6 rounded-sm border border-transparent hover:border-rule"
-        >
-          ⋯
-        </MenuButton>
-        <MenuItems
-          anchor="bottom end"
-          className="z-40 rounded-sm border border-ink bg-sheet py-1 shadow-md focus:outline-none"
-        >
-          <MenuItem>
-            <button type="button" className={ITEM} onClick={onRename}>
-              Rename
-            </button>
-          </MenuItem>
-          <MenuItem>
-            <button type="button" className={ITEM} onClick={onMerge}>
-              Merge into …
-            </button>
-          </MenuItem>
-          <MenuItem>
-            <button
-              type="button"
-              className={ITEM}
-              onClick={() => void edit({ kind: 'remove-token', token: token.name })}
-            >
-              Remove
-            </button>
-          </MenuItem>
-        </MenuItems>
-      </Menu>
+      <ActionMenu
+        label={`More for ${token.name}`}
+        anchor="bottom end"
+        className="h-6 w-6 rounded-sm border border-transparent hover:border-rule"
+        actions={[
+          ['Rename', onRename],
+          ['Merge into …', onMerge],
+          ['Remove', () => void edit({ kind: 'remove-token', token: token.name })],
+        ]}
+      >
+        ⋯
+      </ActionMenu>
     </li>
   )
 }

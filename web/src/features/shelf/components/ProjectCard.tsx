@@ -1,6 +1,6 @@
-import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react'
 import { Link } from 'react-router'
 import type { Project } from '../../../shared/lib/api'
+import { ActionMenu } from '../../../shared/ui/ActionMenu'
 
 type Props = {
   readonly project: Project
@@ -36,30 +36,14 @@ export const ProjectCard = ({ project, onRename, onDuplicate, onRemove }: Props)
           {plural(project.screenCount, 'screen')} · changed {formatDate(project.updatedAt)}
         </span>
       </Link>
-      <Menu>
-        <MenuButton
-          aria-label={`More for ${project.name}`}
-          className="absolute right-2 bottom-4 h-7 w-8 rounded-sm border border-transparent hover:border-rule"
-        >
-          ⋯
-        </MenuButton>
-        <MenuItems
-          anchor="bottom end"
-          className="z-40 rounded-sm border border-ink bg-sheet py-1 shadow-md focus:outline-none"
-        >
-          {actions.map(([label, run]) => (
-            <MenuItem key={label}>
-              <button
-                type="button"
-                onClick={run}
-                className="block w-36 px-3 py-1 text-left data-focus:bg-tint"
-              >
-                {label}
-              </button>
-            </MenuItem>
-          ))}
-        </MenuItems>
-      </Menu>
+      <ActionMenu
+        label={`More for ${project.name}`}
+        anchor="bottom end"
+        className="absolute right-2 bottom-4 h-7 w-8 rounded-sm border border-transparent hover:border-rule"
+        actions={actions}
+      >
+        ⋯
+      </ActionMenu>
     </li>
   )
 }
