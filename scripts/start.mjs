@@ -5,7 +5,7 @@ import { build, checkNode, install, ROOT } from './steps.mjs'
 
 checkNode()
 install()
-build(['core', 'server', 'web'])
+build(['core', 'fonts', 'server', 'web'])
 
 const server = spawn(
   process.execPath,
