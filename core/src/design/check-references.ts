@@ -4,6 +4,7 @@ import type { Design } from './design.js'
 import { childrenOf, type InstanceLayer, type Layer } from './layer.js'
 import { findNearestName } from './nearest-name.js'
 import { assetsOf } from './references.js'
+import { drawingsOf } from './walk.js'
 
 /** Follows `next` from each name and reports the first circle it finds. */
 const findCycle = (
@@ -38,8 +39,7 @@ const findSwaps = (design: Design): Map<string, Set<string>> => {
     for (const p of properties)
       if (p.kind === 'swap') swaps.set(`${key}.${p.name}`, new Set([p.default]))
   }
-  const drawn = design.components.flatMap((set) => set.variants)
-  for (const { component, props } of instancesIn([...design.screens, ...drawn])) {
+  for (const { component, props } of instancesIn(drawingsOf(design))) {
     for (const [name, value] of Object.entries(props)) {
       if (typeof value === 'string') swaps.get(`${component}.${name}`)?.add(value)
     }

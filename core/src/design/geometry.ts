@@ -76,3 +76,17 @@ export const roundBox = (box: Box): Box => ({
   width: roundPx(box.width),
   height: roundPx(box.height),
 })
+
+/** Whether two boxes are the same but for less than `tolerance` px at every measure. */
+export const isSameBox = (a: Box, b: Box, tolerance: number): boolean =>
+  Math.abs(a.x - b.x) < tolerance &&
+  Math.abs(a.y - b.y) < tolerance &&
+  Math.abs(a.width - b.width) < tolerance &&
+  Math.abs(a.height - b.height) < tolerance
+
+/** Whether a box lies inside another, or sticks out of it by no more than `tolerance` px. */
+export const containsBox = (outer: Box, inner: Box, tolerance = 0): boolean =>
+  inner.x >= outer.x - tolerance &&
+  inner.y >= outer.y - tolerance &&
+  inner.x + inner.width <= outer.x + outer.width + tolerance &&
+  inner.y + inner.height <= outer.y + outer.height + tolerance

@@ -14,6 +14,12 @@ export const walkLayers = (
   step(layer, undefined, 0)
 }
 
+/** Everything that is drawn in a design: its screens, and the drawings of its components. */
+export const drawingsOf = (design: Design): Layer[] => [
+  ...design.screens,
+  ...design.components.flatMap((set) => set.variants),
+]
+
 /** Visits every layer of every screen. */
 export const walkScreens = (
   design: Design,

@@ -3,7 +3,7 @@ import type { Layer } from '../design/layer.js'
 import type { Token } from '../design/token.js'
 import { mapLayers } from '../design/walk.js'
 import { isSameValueType, listTokenFields, setTokenField } from '../tokens/fields.js'
-import { resolveTokenValue } from '../tokens/resolve.js'
+import { renameMode, resolveTokenValue } from '../tokens/resolve.js'
 import type { EditOf } from './edit.js'
 
 /** Changes the layers of the screens and of the components. */
@@ -19,9 +19,6 @@ const changeLayers = (design: Design, change: (layer: Layer) => Layer): Design =
 const byName = (design: Design): Map<string, Token> =>
   new Map(design.tokens.map((t) => [t.name, t]))
 
-const valueIn = (design: Design, token: Token): unknown =>
-  resolveTokenValue(byName(design), token, design.modes[0]!)
-
 export const addTokens = (design: Design, { additions }: EditOf<'add-tokens'>): Design => {
   const known = byName(design)
   // A name that was taken since keeps its token; the others are added all the same.
@@ -33,16 +30,18 @@ export const addTokens = (design: Design, { additions }: EditOf<'add-tokens'>): 
       wanted.set(layer, (wanted.get(layer) ?? new Map<string, Token>()).set(path, token))
     }
   }
-  if (free.length === 0 || free.some(({ token }) => valueIn(added, token) === undefined)) {
-    return design
-  }
+  const all = byName(added)
+  const values = new Map(
+    free.map(({ token }) => [token, resolveTokenValue(all, token, design.modes[0]!)]),
+  )
+  if (free.length === 0 || [...values.values()].includes(undefined)) return design
   return changeLayers(added, (layer) => {
     const tokens = wanted.get(layer.key)
     if (!tokens) return layer
     // A later edition may have changed the layer: only fields it still has are set.
     return listTokenFields(layer).reduce((l, { path, type }) => {
       const token = tokens.get(path)
-      return token?.type === type ? setTokenField(l, path, token.name, valueIn(added, token)) : l
+      return token?.type === type ? setTokenField(l, path, token.name, values.get(token)) : l
     }, layer)
   })
 }
@@ -106,10 +105,8 @@ export const mergeToken = (design: Design, { token, into }: EditOf<'merge-token'
   )
   const tokens = changeAliases(kept, token, () => `{${into}}`).filter((t) => t.name !== token)
   const merged = { ...design, tokens }
-  const value = valueIn(
-    merged,
-    tokens.find((t) => t.name === into)!,
-  )
+  const all = byName(merged)
+  const value = resolveTokenValue(all, all.get(into)!, design.modes[0]!)
   if (value === undefined) return design
   return changeLayers(merged, (layer) =>
     changeUses(layer, token, (l, path) => setTokenField(l, path, into, value)),
@@ -135,16 +132,7 @@ export const importTokens = (
   const names = byName(design)
   // The file's first mode is the one layers are drawn in, whatever either of them calls it.
   const [drawn, first] = [design.modes[0]!, modes[0]!]
-  const rename = (mode: string): string => (mode === first ? drawn : mode)
-  const incoming = tokens.map(
-    (token) =>
-      ({
-        ...token,
-        values: Object.fromEntries(
-          Object.entries(token.values).map(([mode, value]) => [rename(mode), value]),
-        ),
-      }) as Token,
-  )
+  const incoming = tokens.map((token) => renameMode(token, first, drawn))
   const fresh = new Map(incoming.map((t) => [t.name, t]))
   const joined = [
     ...design.tokens.map((t) => {
@@ -155,7 +143,7 @@ export const importTokens = (
   ]
   const changed: Design = {
     ...design,
-    modes: [...new Set([...design.modes, ...modes.map(rename)])],
+    modes: [...new Set([...design.modes, ...modes.map((mode) => (mode === first ? drawn : mode))])],
     tokens: joined,
   }
   const all = byName(changed)

@@ -15,7 +15,8 @@ export class AssetStore {
     const base = stem.replace(/[^a-zA-Z0-9_-]+/g, '-').replace(/^-+|-+$/g, '') || 'picture'
     let id = base
     for (let n = 2; id in this.assets; n++) id = `${base}-${n}`
-    this.assets[id] = { ...asset, ...readPictureSize(asset.data) }
+    this.assets[id] =
+      asset.width === undefined ? { ...asset, ...readPictureSize(asset.data) } : asset
     this.idByData.set(asset.data, id)
     return id
   }

@@ -5,11 +5,12 @@ import { notes } from '../notes/catalogue.js'
 import { failed, type Note, type Outcome } from '../notes/note.js'
 import { createTableMeasure, type TextMeasure } from '../text/measure.js'
 import { isTokenFile, readTokens, type TokenFile } from '../tokens/read-tokens.js'
+import { renameMode } from '../tokens/resolve.js'
 import { mimeOfName } from './assets.js'
 import { encodeBase64 } from './base64.js'
 import { baseName, isFontFile, MAX_FILE_BYTES, type InputFile } from './input-file.js'
 import { findConflicts, joinDesigns, prefixNames } from './join-designs.js'
-import { isKnownPicture } from './picture-size.js'
+import { readPictureSize } from './picture-size.js'
 import { readSvg } from './svg/index.js'
 import { isZip, unzip } from './unzip.js'
 
@@ -96,7 +97,8 @@ const collectPictures = (files: readonly InputFile[], found: Note[]): Map<string
   for (const { name, bytes } of files.filter((f) => isRaster(f.name))) {
     const base = baseName(name)
     const data = encodeBase64(bytes)
-    if (isKnownPicture(data)) siblings.set(base, { name: base, mime: mimeOfName(base)!, data })
+    const size = readPictureSize(data)
+    if (size) siblings.set(base, { name: base, mime: mimeOfName(base)!, ...size, data })
     else found.push(notes.pictureBroken(base))
   }
   return siblings
@@ -118,10 +120,7 @@ const addTokens = (design: Design, files: readonly TokenFile[], found: Note[]): 
 const nameFirstMode = (design: Design, from: string, to: string): Design => ({
   ...design,
   modes: design.modes.map((mode) => (mode === from ? to : mode)),
-  tokens: design.tokens.map((token) => {
-    const values = Object.entries(token.values).map(([mode, v]) => [mode === from ? to : mode, v])
-    return { ...token, values: Object.fromEntries(values) } as typeof token
-  }),
+  tokens: design.tokens.map((token) => renameMode(token, from, to)),
 })
 
 /**

@@ -4,9 +4,6 @@ import { decodeBase64 } from './base64.js'
 // Enough for the header of every kind, unless a camera put a large preview before it.
 const HEADER_BASE64 = 87_400
 
-/** Whether data is a picture of a kind that can be used, whatever its file is called. */
-export const isKnownPicture = (base64: string): boolean => readPictureSize(base64) !== undefined
-
 /** Size of a picture in px, read from its header; undefined when it has none. */
 export const readPictureSize = (
   base64: string,

@@ -1,6 +1,7 @@
-import type { Design } from '../design/design.js'
+import type { Design, Screen } from '../design/design.js'
 import { childrenOf, type Layer } from '../design/layer.js'
 import { assetsOf } from '../design/references.js'
+import { mapLayers } from '../design/walk.js'
 
 /** Which screens of a read design are taken, and which of them are one screen drawn at several widths. */
 export type Choice = {
@@ -42,24 +43,12 @@ const findUsed = (design: Design, roots: readonly Layer[]) => {
 }
 
 /** Links to screens that were not taken lead nowhere and are dropped. */
-const dropLinks = <T extends Layer>(layer: T, screens: ReadonlySet<string>): T => {
-  let next: Layer = layer
-  if (next.link?.kind === 'screen' && !screens.has(next.link.screen)) {
-    const { link: _gone, ...rest } = next
-    next = rest as Layer
-  }
-  if ('children' in next) {
-    const children = next.children.map((child) => dropLinks(child, screens))
-    if (
-      children.some(
-        (child, i) => child !== (next as typeof next & { children: Layer[] }).children[i],
-      )
-    ) {
-      next = { ...next, children } as Layer
-    }
-  }
-  return next as T
-}
+const dropLinks = (screen: Screen, screens: ReadonlySet<string>): Screen =>
+  mapLayers(screen, (layer) => {
+    if (layer.link?.kind !== 'screen' || screens.has(layer.link.screen)) return layer
+    const { link: _gone, ...rest } = layer
+    return rest as Layer
+  }) as Screen
 
 /**
  * The design with only the chosen screens, without pictures and components nothing in it uses, and with the

@@ -4,7 +4,7 @@ import type { Design } from '../design/design.js'
 import type { Layer } from '../design/layer.js'
 import type { Effect } from '../design/paint.js'
 import type { Token, TokenType } from '../design/token.js'
-import { walkLayers } from '../design/walk.js'
+import { drawingsOf, walkLayers } from '../design/walk.js'
 import { listTokenFields } from './fields.js'
 
 export type TokenUse = { readonly layer: string; readonly path: string }
@@ -125,8 +125,7 @@ const KINDS: Readonly<
  * as one), spacing, radii, type styles and shadows that stand in several places. Nothing is changed.
  */
 export const proposeTokens = (design: Design): TokenProposal[] => {
-  const roots = [...design.screens, ...design.components.flatMap((set) => set.variants)]
-  const found = collect(roots)
+  const found = collect(drawingsOf(design))
   const names = new Set(design.tokens.map((token) => token.name))
   const unique = (wanted: string): string => {
     let name = wanted

@@ -19,3 +19,12 @@ export const resolveTokenValue = (
     current = next
   }
 }
+
+/** A token whose values of one mode are those of another name. */
+export const renameMode = (token: Token, from: string, to: string): Token =>
+  ({
+    ...token,
+    values: Object.fromEntries(
+      Object.entries(token.values).map(([mode, value]) => [mode === from ? to : mode, value]),
+    ),
+  }) as Token

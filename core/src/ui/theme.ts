@@ -1,5 +1,6 @@
 import type { Design } from '../design/design.js'
 import type { Token } from '../design/token.js'
+import { resolveTokenValue } from '../tokens/resolve.js'
 
 /** A token with its value in the design's first mode, aliases followed. */
 export type ThemeToken = {
@@ -13,16 +14,10 @@ export type UiTheme = ReadonlyMap<string, ThemeToken>
 export const buildTheme = (design: Design): UiTheme => {
   const byName = new Map(design.tokens.map((token) => [token.name, token]))
   const mode = design.modes[0]!
-  const valueOf = (token: Token): unknown => {
-    const values = token.values as Readonly<Record<string, unknown>>
-    const value = values[mode] ?? Object.values(values)[0]
-    if (typeof value !== 'string' || !value.startsWith('{')) return value
-    return valueOf(byName.get(value.slice(1, -1))!)
-  }
   return new Map(
     design.tokens.map((token) => [
       token.name,
-      { name: token.name, type: token.type, value: valueOf(token) },
+      { name: token.name, type: token.type, value: resolveTokenValue(byName, token, mode) },
     ]),
   )
 }

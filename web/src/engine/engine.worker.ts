@@ -1,4 +1,3 @@
-import { strToU8, zipSync, type Zippable } from 'fflate'
 import tailwind from 'tailwindcss/index.css?raw'
 import {
   compileStyles,
@@ -24,6 +23,7 @@ import {
   type InputFile,
   type Layer,
 } from '@unimorph/core'
+import { zipFiles } from '../shared/lib/zip'
 import { applyAndResolve, drawScreens, type Edited } from './draw-screens'
 import { exportDesign } from './export-design'
 import { inspectLayer } from './inspect-layer'
@@ -88,14 +88,13 @@ const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
   }
 }
 
-const pack = (files: readonly EmittedFile[]): Uint8Array => {
-  const entries: Zippable = {}
-  for (const { path, content } of files) {
-    entries[path] = content.kind === 'text' ? strToU8(content.text) : decodeBase64(content.base64)
-  }
-  // A fixed date: the same files give the same archive.
-  return zipSync(entries, { mtime: new Date(2000, 0, 1) })
-}
+const pack = (files: readonly EmittedFile[]): Uint8Array =>
+  zipFiles(
+    files.map(({ path, content }) => ({
+      name: path,
+      content: content.kind === 'text' ? content.text : decodeBase64(content.base64),
+    })),
+  )
 
 const findFamilies = (files: readonly InputFile[], families: readonly string[]): string[] => {
   // Latin-1 keeps every byte, and families are looked for as they are written: mostly in ASCII.

@@ -1,4 +1,10 @@
-import { proposeTokens, resolveTokenValue, walkLayers, type Design } from '@unimorph/core'
+import {
+  drawingsOf,
+  proposeTokens,
+  resolveTokenValue,
+  walkLayers,
+  type Design,
+} from '@unimorph/core'
 import type { TokenList, TokenRow } from './protocol'
 
 /** The tokens of a design with their values and how often each is used, and those it could have. */
@@ -6,8 +12,7 @@ export const listTokens = (design: Design): TokenList => {
   const byName = new Map(design.tokens.map((token) => [token.name, token]))
   const uses = new Map<string, number>()
   const count = (name: string): void => void uses.set(name, (uses.get(name) ?? 0) + 1)
-  const roots = [...design.screens, ...design.components.flatMap((set) => set.variants)]
-  for (const root of roots) {
+  for (const root of drawingsOf(design)) {
     walkLayers(root, (layer) => Object.values(layer.tokens ?? {}).forEach(count))
   }
   const first = design.modes[0]!

@@ -1,5 +1,13 @@
 import { splitColor } from '../../design/color.js'
-import { resolveCorners, roundBox, roundPx, uniteBoxes, type Box } from '../../design/geometry.js'
+import {
+  containsBox,
+  isSameBox,
+  resolveCorners,
+  roundBox,
+  roundPx,
+  uniteBoxes,
+  type Box,
+} from '../../design/geometry.js'
 import { isContainer, type FrameLayer, type GroupLayer, type Layer } from '../../design/layer.js'
 import { walkLayers } from '../../design/walk.js'
 import { notes } from '../../notes/catalogue.js'
@@ -110,14 +118,8 @@ const toBoxClip = ({ kind, shapes }: Limit): BoxClip | undefined => {
   return { box: only.box, radius: roundPx(width / 2) }
 }
 
-const near = (a: number, b: number): boolean => Math.abs(a - b) < 0.5
-
-const isSameBox = (a: Box, b: Box): boolean =>
-  near(a.x, b.x) && near(a.y, b.y) && near(a.width, b.width) && near(a.height, b.height)
-
 /** Whether a clip cuts nothing off a layer. */
 const holds = ({ box, radius }: BoxClip, layer: Layer): boolean => {
-  const inner = layer.box
   const isPlain =
     !isContainer(layer) &&
     layer.rotationDeg === 0 &&
@@ -126,10 +128,7 @@ const holds = ({ box, radius }: BoxClip, layer: Layer): boolean => {
   return (
     isPlain &&
     Object.values(resolveCorners(radius)).every((r) => r === 0) &&
-    inner.x >= box.x - 0.01 &&
-    inner.y >= box.y - 0.01 &&
-    inner.x + inner.width <= box.x + box.width + 0.01 &&
-    inner.y + inner.height <= box.y + box.height + 0.01
+    containsBox(box, layer.box, 0.01)
   )
 }
 
@@ -147,7 +146,7 @@ const isOpenGroup = (layer: Layer): layer is GroupLayer =>
 const clipToBox = (context: SvgContext, layer: Layer, clip: BoxClip): Layer => {
   if (holds(clip, layer)) return layer
   const isUncut = layer.rotationDeg === 0 && layer.effects.length === 0
-  if (layer.type === 'image' && isUncut && isSameBox(clip.box, layer.box)) {
+  if (layer.type === 'image' && isUncut && isSameBox(clip.box, layer.box, 0.5)) {
     return { ...layer, radius: clip.radius }
   }
   const box = roundBox(clip.box)

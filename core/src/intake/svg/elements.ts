@@ -6,14 +6,13 @@ import { adopt, createBase, KIND_NAMES } from './base.js'
 import { applyClip } from './clip.js'
 import type { Surroundings, SvgContext } from './context.js'
 import { readBackdrop } from './effects.js'
-import { hrefOf } from './gradient.js'
 import { joinStrokes } from './join-strokes.js'
 import { readImageLayer, readShapeLayer, readTextLayer } from './leaf.js'
 import { IDENTITY, multiply, parseTransform, scaleOf, translation, type Matrix } from './matrix.js'
 import { readShape, type Shape } from './shapes.js'
 import { inheritable, parseLength, type Style } from './style.js'
 import { enter } from './viewport.js'
-import { isElement, localName, textOf, type XmlElement } from './xml.js'
+import { hrefOf, isElement, localName, textOf, type XmlElement } from './xml.js'
 
 const DROPPED = new Set([
   'script',

@@ -6,13 +6,10 @@ import type { SvgContext } from './context.js'
 import { parseColor, parseOpacity } from './color.js'
 import { IDENTITY, multiply, parseTransform, transformPoint, type Matrix } from './matrix.js'
 import { parseLength } from './style.js'
-import { isElement, localName, type XmlElement } from './xml.js'
+import { hrefOf, isElement, localName, type XmlElement } from './xml.js'
 
 /** Box of the painted shape in its own coordinates, where that lies on the screen, and the way there. */
 export type PaintedShape = { readonly own: Box; readonly matrix: Matrix; readonly placed: Box }
-
-export const hrefOf = (element: XmlElement): string | undefined =>
-  element.attributes['href'] ?? element.attributes['xlink:href']
 
 /** A gradient or pattern and the ones it takes missing parts from, nearest first. */
 export const referenceChain = (context: SvgContext, element: XmlElement): XmlElement[] => {

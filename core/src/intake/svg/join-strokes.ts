@@ -1,4 +1,4 @@
-import { resolveCorners, type Box } from '../../design/geometry.js'
+import { isSameBox, resolveCorners, type Box } from '../../design/geometry.js'
 import type { EllipseLayer, Layer, RectangleLayer } from '../../design/layer.js'
 import type { Stroke } from '../../design/paint.js'
 
@@ -38,9 +38,6 @@ const grow = (box: Box, by: number): Box => ({
   height: box.height + 2 * by,
 })
 
-const isSameBox = (a: Box, b: Box): boolean =>
-  near(a.x, b.x) && near(a.y, b.y) && near(a.width, b.width) && near(a.height, b.height)
-
 const radiusOf = (layer: Shape): number =>
   layer.type === 'rectangle' ? resolveCorners(layer.radius).topLeft : 0
 
@@ -54,7 +51,7 @@ const SHIFTS = [
 const alignOn = (under: Shape, line: Shape, width: number): Stroke['align'] | undefined =>
   SHIFTS.find(({ share }) => {
     const by = share * width
-    if (!isSameBox(grow(under.box, by), line.box)) return false
+    if (!isSameBox(grow(under.box, by), line.box, 0.02)) return false
     const radius = radiusOf(under)
     return near(radiusOf(line), radius === 0 ? 0 : Math.max(0, radius + by))
   })?.align

@@ -6,12 +6,12 @@ import { adopt, createPlain, type Base } from './base.js'
 import { isDrawable, type Surroundings, type SvgContext } from './context.js'
 import { fitOf, readImageAsset, twistPicture } from './image.js'
 import { placeBox, transformPoint, type Matrix, type Placement } from './matrix.js'
-import { hrefOf, type PaintedShape } from './gradient.js'
+import type { PaintedShape } from './gradient.js'
 import { readFills, readStrokes, type CutPicture } from './paint.js'
 import { convertShapeToPath, placePath, type PlacedPath, type Shape } from './shapes.js'
 import { parseLength, type Style } from './style.js'
 import { readText } from './text.js'
-import type { XmlElement } from './xml.js'
+import { hrefOf, type XmlElement } from './xml.js'
 
 const isDrawableBox = ({ x, y, width, height }: Box): boolean =>
   isDrawable(x, y, width, height) && width >= 0 && height >= 0

@@ -1,7 +1,7 @@
-import type { Box } from '../../design/geometry.js'
-import { uniteBoxes } from '../../design/geometry.js'
+import { containsBox, uniteBoxes, type Box } from '../../design/geometry.js'
 import type { Layer, PathLayer } from '../../design/layer.js'
 import { boundsOfParts, parsePath } from '../../paths/index.js'
+import { median } from './statistics.js'
 
 // A drawing with fewer letters than this is as likely an icon.
 const FEWEST_LETTERS = 4
@@ -9,23 +9,16 @@ const MOST_PATH_LENGTH = 200_000
 // A line of text has fewer; a map has more.
 const MOST_OUTLINES = 500
 
-const contains = (outer: Box, inner: Box): boolean =>
-  inner.x >= outer.x - 0.01 &&
-  inner.y >= outer.y - 0.01 &&
-  inner.x + inner.width <= outer.x + outer.width + 0.01 &&
-  inner.y + inner.height <= outer.y + outer.height + 0.01
-
 /** Boxes of the separate outlines of a path; a hole belongs to the outline around it. */
 const outlinesOf = (d: string): Box[] => {
   if (d.length > MOST_PATH_LENGTH || (d.match(/M/gi)?.length ?? 0) < FEWEST_LETTERS) return []
   const path = parsePath(d)
   const boxes = path ? boundsOfParts(path) : []
   if (boxes.length > MOST_OUTLINES) return []
-  return boxes.filter((box, i) => !boxes.some((other, j) => i !== j && contains(other, box)))
+  return boxes.filter(
+    (box, i) => !boxes.some((other, j) => i !== j && containsBox(other, box, 0.01)),
+  )
 }
-
-const median = (values: readonly number[]): number =>
-  [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!
 
 /**
  * Whether boxes stand like the letters of a line: side by side, most of them on one baseline, of a few

@@ -1,12 +1,12 @@
 import { roundBox, roundPx, type Box } from '../../design/geometry.js'
 import type { Paint } from '../../design/paint.js'
 import type { SvgContext } from './context.js'
-import { hrefOf, referenceChain, type PaintedShape } from './gradient.js'
+import { referenceChain, type PaintedShape } from './gradient.js'
 import { fitOf, readImageAsset } from './image.js'
 import { IDENTITY, multiply, parseTransform, placeBox, translation, type Matrix } from './matrix.js'
 import { parseLength } from './style.js'
 import { fitViewBox, parseViewBox } from './viewport.js'
-import { isElement, localName, nameOfId, type XmlElement } from './xml.js'
+import { hrefOf, isElement, localName, nameOfId, type XmlElement } from './xml.js'
 
 /** A picture that fills a shape: `box` is where the whole picture lies on the screen. */
 export type PatternImage = {

@@ -3,6 +3,7 @@ import { roundBox, roundPx, uniteBoxes } from '../../design/geometry.js'
 import type { DrawnLine, TextRun, TextStyle } from '../../design/text.js'
 import { baselineOffset, type TextMeasure } from '../../text/measure.js'
 import { readTextColor } from './paint.js'
+import { mean, median } from './statistics.js'
 import { inheritable, parseLength, type Style } from './style.js'
 import type { SvgContext } from './context.js'
 import { isElement, localName, type XmlElement } from './xml.js'
@@ -119,10 +120,10 @@ const spacingOfPlaces = (
     if (xs.length >= count) gaps.push(xs[i]! - xs[i - 1]! - advance)
     else gaps.push(dxs[i]! + style.letterSpacing)
   }
-  const mean = gaps.reduce((sum, gap) => sum + gap, 0) / gaps.length
-  if (gaps.some((gap) => Math.abs(gap - mean) > style.size * 0.4)) return undefined
+  const spacing = mean(gaps)
+  if (gaps.some((gap) => Math.abs(gap - spacing) > style.size * 0.4)) return undefined
   // Less than this is kerning and rounding.
-  return Math.abs(mean) < style.size * 0.01 ? 0 : Math.round(mean * 100) / 100
+  return Math.abs(spacing) < style.size * 0.01 ? 0 : Math.round(spacing * 100) / 100
 }
 
 /** How far below the given height the baseline lies, for text that is not placed by its baseline. */
@@ -313,9 +314,6 @@ const styleDifference = (style: TextStyle, base: TextStyle): TextRun['style'] =>
 const isSameStyle = (a: TextStyle, b: TextStyle): boolean =>
   (Object.keys(a) as (keyof TextStyle)[]).every((key) => a[key] === b[key])
 
-const median = (values: readonly number[]): number =>
-  [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!
-
 /** The style most characters have: the layer's own; the others are runs that differ. */
 const findBaseStyle = (placed: readonly Placed[]): TextStyle => {
   if (placed.every((p) => p.style === placed[0]!.style)) return placed[0]!.style
@@ -377,8 +375,6 @@ const MOST_WIDTH_ERROR = 0.1
 const correctWidths = (lines: readonly Box[], align: ReadText['align']): readonly Box[] => {
   if (align === 'start' || lines.length < 2) return lines
   const share = align === 'centre' ? 0.5 : 1
-  const mean = (values: readonly number[]): number =>
-    values.reduce((sum, v) => sum + v, 0) / values.length
   const [meanX, meanWidth] = [mean(lines.map((l) => l.x)), mean(lines.map((l) => l.width))]
   const together = mean(lines.map((l) => (l.x - meanX) * (l.width - meanWidth)))
   const spread = mean(lines.map((l) => (l.width - meanWidth) ** 2))

@@ -77,3 +77,7 @@ export const textOf = (element: XmlElement): string =>
 /** What a file calls an element, as written. */
 export const nameOfId = (element: XmlElement): string =>
   element.attributes['data-name'] ?? element.attributes['id'] ?? ''
+
+/** Where an element refers to, in either spelling. */
+export const hrefOf = (element: XmlElement): string | undefined =>
+  element.attributes['href'] ?? element.attributes['xlink:href']

@@ -1,8 +1,8 @@
-import { strToU8, zipSync } from 'fflate'
 import { toKebab } from '@unimorph/core'
 import type { ExportKind, NamedFile } from '../../../engine/protocol'
 import { messageOf } from '../../../shared/lib/api'
 import { saveAs } from '../../../shared/lib/save-as'
+import { zipFiles } from '../../../shared/lib/zip'
 import { showProblem } from '../../../shared/lib/toast-store'
 import { ActionMenu } from '../../../shared/ui/ActionMenu'
 import { useDesk } from '../model/desk-store'
@@ -24,13 +24,7 @@ export const saveFiles = (files: readonly NamedFile[], archive: string): void =>
     saveAs(only.content, only.name, typeOf(only.name))
     return
   }
-  const entries = files.map(({ name, content }): [string, Uint8Array] => [
-    name,
-    typeof content === 'string' ? strToU8(content) : content,
-  ])
-  // A fixed date: the same design gives the same archive.
-  const bytes = zipSync(Object.fromEntries(entries), { mtime: new Date(2000, 0, 1) })
-  saveAs(bytes, archive, 'application/zip')
+  saveAs(zipFiles(files), archive, 'application/zip')
 }
 
 /** Takes the design itself away, with the edits made to it. */

@@ -1,4 +1,4 @@
-import type { Box } from '@unimorph/core'
+import { containsBox, type Box } from '@unimorph/core'
 import type { LayerRow } from '../../../engine/protocol'
 
 /** The layer at a point of a screen: the last drawn of those that cover it, children before parents. */
@@ -18,12 +18,6 @@ export const findLayerAt = (
       y <= box.y + Math.max(box.height, 4),
   )
 
-const holds = (outer: Box, inner: Box): boolean =>
-  inner.x >= outer.x &&
-  inner.y >= outer.y &&
-  inner.x + inner.width <= outer.x + outer.width &&
-  inner.y + inner.height <= outer.y + outer.height
-
 /** The layers that lie wholly inside an area of a screen; of a layer and what is in it, only the layer. */
 export const findLayersIn = (
   layers: readonly LayerRow[],
@@ -36,7 +30,7 @@ export const findLayersIn = (
     if (layer.screen !== screen || !layer.visible || layer.depth === 0) continue
     if (layer.depth > insideOf) continue
     insideOf = Infinity
-    if (!holds(area, layer.box)) continue
+    if (!containsBox(area, layer.box)) continue
     found.push(layer)
     insideOf = layer.depth
   }
