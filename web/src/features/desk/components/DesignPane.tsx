@@ -33,14 +33,18 @@ const Lamp = ({ screen, scale }: OverlayProps) => {
   const lit = useDesk((s) => s.lit)
   const layer = useDesk((s) => s.drawn?.layers.find((l) => l.key === lit))
   if (lit === undefined || layer?.screen !== screen) return null
-  const { left, top, width, height } = placed(layer.box, scale)
-  const [above, before] = [Math.max(0, top), Math.max(0, left)]
+  const { box } = layer
+  // Whole px: parts that share a fraction of one would show a seam.
+  const edge = (px: number): number => Math.max(0, Math.round(px * scale))
+  const [left, top] = [edge(box.x), edge(box.y)]
+  const [right, bottom] = [edge(box.x + box.width), edge(box.y + box.height)]
+  const [width, height] = [right - left, bottom - top]
   return (
     <div aria-hidden className="pointer-events-none absolute inset-0">
-      <div className={VEIL} style={{ left: 0, right: 0, top: 0, height: above }} />
-      <div className={VEIL} style={{ left: 0, top: above, width: before, height }} />
-      <div className={VEIL} style={{ left: left + width, right: 0, top: above, height }} />
-      <div className={VEIL} style={{ left: 0, right: 0, top: top + height, bottom: 0 }} />
+      <div className={VEIL} style={{ left: 0, right: 0, top: 0, height: top }} />
+      <div className={VEIL} style={{ left: 0, top, width: left, height }} />
+      <div className={VEIL} style={{ left: right, right: 0, top, height }} />
+      <div className={VEIL} style={{ left: 0, right: 0, top: bottom, bottom: 0 }} />
       <div data-testid="lamp" className="absolute" style={{ left, top, width, height }} />
     </div>
   )
