@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { lengthPx, sidesSchema } from './geometry.js'
+import { lengthPx, MAX_COORDINATE_PX, sidesSchema } from './geometry.js'
 
 /** How large a layer is along one axis: as drawn, as its content needs, or as its parent offers. */
 export const sizingSchema = z.enum(['fixed', 'fit', 'stretch'])
@@ -32,6 +32,8 @@ export const autoLayoutSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('grid'),
     columns: z.int().min(1).max(100),
+    /** Widths of the columns in shares of the room; all alike when absent. */
+    tracks: z.array(z.number().positive().max(MAX_COORDINATE_PX)).max(100).optional(),
     columnGap: lengthPx.default(0),
     rowGap: lengthPx.default(0),
     padding,

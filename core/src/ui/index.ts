@@ -27,11 +27,11 @@ export type UiProject = {
   readonly notes: readonly Note[]
 }
 
-/** Layers placed by coordinates in a page; a graphic counts once. */
+/** Layers that nothing separates and that stay where they are; true overlays are not counted. */
 const countFree = (node: LayoutNode): number =>
   node.children.reduce(
     (count, child) => count + countFree(child),
-    node.placement.kind === 'coordinates' ? 1 : 0,
+    node.arrangement.kind === 'free' ? node.children.length : 0,
   )
 
 /** The fonts at hand that the texts need, one file each; those that are missing are noted. */
@@ -98,8 +98,8 @@ export const buildUi = (
   const screens = new Set(design.screens.map((screen) => screen.key))
   const pages = roots.map((root): UiPage => {
     const title = findTitle(root)
-    const tree = inferLayout(root)
-    const free = countFree(tree) - 1
+    const tree = inferLayout(root, { measure, assets: design.assets })
+    const free = countFree(tree)
     if (free > 0) account.add(notes.placedAbsolutely(root.key, free))
     const node = buildNode({ account, collector, measure, pages: pageKeys, title }, tree, OUTSIDE)
     return {

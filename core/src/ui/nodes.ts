@@ -1,10 +1,18 @@
 import type { Corners, Sides } from '../design/geometry.js'
 import type { AutoLayout, Sizing } from '../design/layout.js'
+import type { CrossAlign } from '../layout/node.js'
 import type { Blend, Effect, Paint } from '../design/paint.js'
 import type { TextStyle } from '../design/text.js'
 
-/** Which edge or middle of the parent a place is counted from. */
-export type Anchor = { readonly from: 'start' | 'centre' | 'end'; readonly px: number }
+/**
+ * A place along one axis: the distance from an edge of the parent to the same edge of the node, or between
+ * their middles. `hold` is the part of the node a distance from the parent's start leads to.
+ */
+export type Anchor = {
+  readonly edge: 'start' | 'centre' | 'end'
+  readonly px: number
+  readonly hold: 'start' | 'centre' | 'end'
+}
 
 export type UiPlace =
   | { readonly kind: 'root' }
@@ -13,8 +21,16 @@ export type UiPlace =
       readonly parent: 'row' | 'column' | 'grid'
       readonly columns: number
       readonly rows: number
+      /** How the parent aligns its children across its direction. */
+      readonly align: CrossAlign
+      /** How this one is, where that is different. */
+      readonly self?: CrossAlign
+      readonly margin: Sides
+      /** Takes the free room before it. */
+      readonly isPushed: boolean
     }
-  | { readonly kind: 'absolute'; readonly x: Anchor; readonly y: Anchor }
+  /** `isUnder`: painted below what stands in the flow. */
+  | { readonly kind: 'absolute'; readonly x: Anchor; readonly y: Anchor; readonly isUnder: boolean }
 
 export type UiLength = { readonly sizing: Sizing; readonly px: number }
 
@@ -35,6 +51,15 @@ export type UiBorder = {
   readonly offsetPx: number
 }
 
+/** A paint, or a picture behind the content by the id of its file. */
+export type UiFill =
+  | Exclude<Paint, { kind: 'image' }>
+  | {
+      readonly kind: 'picture'
+      readonly asset: string
+      readonly fit: 'cover' | 'contain' | 'fill' | 'tile'
+    }
+
 /** The look of a node in values every target can write down. Lengths in px. */
 export type UiStyle = {
   readonly place: UiPlace
@@ -47,8 +72,10 @@ export type UiStyle = {
     readonly maxHeight?: number | undefined
   }
   readonly arrange: UiArrangement
-  /** Bottom first. Pictures are nodes of their own and never stand here. */
-  readonly fills: readonly Paint[]
+  /** Keeps its proportions, width to height. */
+  readonly ratio?: number
+  /** Bottom first. */
+  readonly fills: readonly UiFill[]
   readonly border?: UiBorder
   readonly corners: Corners
   readonly effects: readonly Effect[]

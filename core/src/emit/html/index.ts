@@ -92,7 +92,10 @@ export const html: Target = {
     }
     const fonts = buildFontFiles(project.fonts, 'fonts')
     // The compiled sheet lies beside the pages; addresses in the source are written for it.
-    const styling = createTailwind(project, fontRules(fonts, 'fonts'))
+    const styling = createTailwind(project, {
+      fonts: fontRules(fonts, 'fonts'),
+      address: (asset) => `assets/${assets.get(asset)!.file}`,
+    })
     const pages = project.pages.map((page): EmittedFile => {
       const body = buildMarkup(page.root, { dialect, styling, marks })
       const document = concat([

@@ -112,7 +112,10 @@ export const react: Target = {
     }))
     const routeOf = new Map(screens.map((s) => [s.page.key, s.route]))
     const fonts = buildFontFiles(project.fonts, 'src/fonts')
-    const styling = createTailwind(project, fontRules(fonts, './fonts'))
+    const styling = createTailwind(project, {
+      fonts: fontRules(fonts, './fonts'),
+      address: (asset) => `./assets/${assets.get(asset)!.file}`,
+    })
 
     const emitScreen = (page: UiPage, component: string): EmittedFile => {
       const usedAssets = new Set<string>()

@@ -3,7 +3,8 @@ import type { UiNode } from '../nodes.js'
 import type { BuildContext, Surroundings } from './context.js'
 import { buildFillImage } from './image.js'
 import { buildLink } from './link.js'
-import { buildStyle, growByOutline } from './style.js'
+import { drawBackground } from './graphic.js'
+import { buildStyle, growByOutline, isOwnPicture } from './style.js'
 
 type BuildChild = (context: BuildContext, node: LayoutNode, around: Surroundings) => UiNode
 
@@ -25,12 +26,13 @@ export const buildBox = (
     context.account.lost(layer.key, 'mask', why)
   }
   const link = buildLink(context, layer, around)
-  const base = buildStyle(context, node, around)
-  const images = 'fills' in layer ? layer.fills.filter((p) => p.kind === 'image') : []
+  const own = buildStyle(context, node, around)
+  const base = node.isGraphic ? drawBackground(context, layer, own) : own
+  const images = 'fills' in layer ? layer.fills.filter((p) => p.kind === 'image').filter(isOwnPicture) : []
   const isLeaf = node.children.length === 0 && images.length === 0
   const style = isLeaf ? growByOutline(base) : base
   const inside: Surroundings = {
-    parent: layer.box,
+    parent: node,
     border: style.border,
     isInLink: around.isInLink || link !== undefined,
   }

@@ -1,4 +1,4 @@
-import type { Box } from '../../design/geometry.js'
+import type { LayoutNode } from '../../layout/index.js'
 import type { TextMeasure } from '../../text/measure.js'
 import type { Account } from '../account.js'
 import type { AssetCollector } from '../asset-collector.js'
@@ -17,7 +17,7 @@ export type BuildContext = {
 
 /** What a node must know of the one it stands in. */
 export type Surroundings = {
-  readonly parent: Box | undefined
+  readonly parent: LayoutNode | undefined
   /** Width of the parent's border: coordinates are counted from inside it. */
   readonly border: UiBorder | undefined
   readonly isInLink: boolean

@@ -3,22 +3,20 @@ import type { Layer } from '../../design/layer.js'
 import { walkLayers } from '../../design/walk.js'
 import { drawLayer } from '../../drawing/index.js'
 import type { LayoutNode } from '../../layout/index.js'
-import type { UiNode, UiStyle } from '../nodes.js'
+import type { Anchor, UiNode, UiStyle } from '../nodes.js'
 import type { BuildContext, Surroundings } from './context.js'
 import { buildLink } from './link.js'
 import { buildStyle } from './style.js'
 
 /** The style of a picture of the drawing: its own paint is inside, and strokes make it larger by `pad`. */
 const asDrawn = (style: UiStyle, box: Box, pad: number): UiStyle => {
-  const move = (anchor: { from: 'start' | 'centre' | 'end'; px: number }) => ({
-    ...anchor,
-    px: roundPx(anchor.px - pad),
-  })
+  const move = (anchor: Anchor): Anchor =>
+    anchor.edge === 'centre' ? anchor : { ...anchor, px: roundPx(anchor.px - pad) }
   return {
     ...style,
     place:
       style.place.kind === 'absolute'
-        ? { kind: 'absolute', x: move(style.place.x), y: move(style.place.y) }
+        ? { ...style.place, x: move(style.place.x), y: move(style.place.y) }
         : style.place,
     width: { sizing: 'fixed', px: roundPx(box.width + 2 * pad) },
     height: { sizing: 'fixed', px: roundPx(box.height + 2 * pad) },
@@ -45,6 +43,21 @@ const strokeReach = (layer: Layer): number => {
     }
   })
   return Math.ceil(reach)
+}
+
+/** A drawing with texts on it: the drawing is the background of their box. */
+export const drawBackground = (context: BuildContext, layer: Layer, style: UiStyle): UiStyle => {
+  const { border: _drawn, ...rest } = style
+  const text = drawLayer(
+    { ...layer, effects: [], opacity: 1, rotationDeg: 0, blend: 'normal' } as Layer,
+    {
+      assets: context.collector.pictures,
+      measure: context.measure,
+      view: { x: 0, y: 0, width: layer.box.width, height: layer.box.height },
+    },
+  )
+  const asset = context.collector.addDrawing(text, layer.name)
+  return { ...rest, fills: [{ kind: 'picture', asset, fit: 'fill' }], corners: resolveCorners(0) }
 }
 
 /** Vectors that are one drawing become one picture file. */

@@ -49,7 +49,12 @@ export const buildFillImage = (
     alt: '',
     style: {
       ...style,
-      place: { kind: 'absolute', x: { from: 'start', px: 0 }, y: { from: 'start', px: 0 } },
+      place: {
+        kind: 'absolute',
+        x: { edge: 'start', px: 0, hold: 'start' },
+        y: { edge: 'start', px: 0, hold: 'start' },
+        isUnder: true,
+      },
       width: { sizing: 'stretch', px: layer.box.width },
       height: { sizing: 'stretch', px: layer.box.height },
       limits: {},

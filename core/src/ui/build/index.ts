@@ -14,7 +14,7 @@ export const buildNode = (
   around: Surroundings,
 ): UiNode => {
   const { layer } = node
-  if (node.isGraphic) return buildGraphic(context, node, around)
+  if (node.isGraphic && node.children.length === 0) return buildGraphic(context, node, around)
   if (layer.type === 'line') return buildLine(context, node, around)
   if (layer.type === 'text') return buildText(context, node, around)
   if (layer.type === 'image') return buildImage(context, node, around)

@@ -1,7 +1,6 @@
-import { roundPx } from '../../design/geometry.js'
 import type { Layer } from '../../design/layer.js'
 import type { LayoutNode } from '../../layout/index.js'
-import type { UiNode, UiPlace } from '../nodes.js'
+import type { UiNode } from '../nodes.js'
 import type { BuildContext, Surroundings } from './context.js'
 import { buildStyle } from './style.js'
 
@@ -16,24 +15,14 @@ export const buildLine = (
   const stroke = layer.strokes.at(-1)
   const width = stroke ? Math.max(...Object.values(style.border?.widths ?? { top: 0 })) : 0
   const isFlat = layer.box.height <= layer.box.width
-  const half = roundPx(width / 2)
-  const { border: _border, place, ...rest } = style
-  const shifted: UiPlace =
-    place.kind === 'absolute'
-      ? {
-          kind: 'absolute',
-          x: isFlat ? place.x : { ...place.x, px: roundPx(place.x.px - half) },
-          y: isFlat ? { ...place.y, px: roundPx(place.y.px - half) } : place.y,
-        }
-      : place
+  const { border: _border, ...rest } = style
   return {
     type: 'box',
     layer: layer.key,
     name: layer.name,
     style: {
       ...rest,
-      place: shifted,
-      fills: stroke ? [stroke.paint] : [],
+      fills: stroke && stroke.paint.kind !== 'image' ? [stroke.paint] : [],
       width: isFlat ? style.width : { sizing: 'fixed', px: width },
       height: isFlat ? { sizing: 'fixed', px: width } : style.height,
     },

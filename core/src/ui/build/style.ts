@@ -1,26 +1,35 @@
 import { resolveCorners, roundPx } from '../../design/geometry.js'
 import type { Layer } from '../../design/layer.js'
 import type { LayoutNode } from '../../layout/index.js'
-import type { UiArrangement, UiPlace, UiStyle } from '../nodes.js'
+import type { Anchor as PlacedAnchor } from '../../layout/index.js'
+import type { Paint } from '../../design/paint.js'
+import type { Anchor, UiArrangement, UiFill, UiPlace, UiStyle } from '../nodes.js'
 import { buildBorder } from './border.js'
 import type { BuildContext, Surroundings } from './context.js'
 
 const placeOf = (node: LayoutNode, around: Surroundings): UiPlace => {
   if (!around.parent) return { kind: 'root' }
-  const { layer, placement } = node
-  if (placement.kind === 'flow') {
+  const { layer, placement, self, margin, isPushed } = node
+  const { arrangement } = around.parent
+  if (placement.kind !== 'overlay') {
     const { columns = 1, rows = 1 } = layer.span ?? {}
-    return { kind: 'flow', parent: placement.parent, columns, rows }
+    const parent = arrangement.kind === 'free' ? 'column' : arrangement.kind
+    const align = arrangement.kind === 'free' ? 'start' : arrangement.align
+    const other = self ? { self } : {}
+    return { kind: 'flow', parent, columns, rows, align, ...other, margin, isPushed }
   }
   const inset = around.border?.kind === 'border' ? around.border.widths : undefined
+  const within = (anchor: PlacedAnchor, start: number, end: number): Anchor => {
+    const by = anchor.edge === 'start' ? start : anchor.edge === 'end' ? end : 0
+    return { edge: anchor.edge, px: roundPx(anchor.px - by), hold: 'start' }
+  }
   return {
     kind: 'absolute',
-    x: { from: 'start', px: roundPx(placement.x - (inset?.left ?? 0)) },
-    y: { from: 'start', px: roundPx(placement.y - (inset?.top ?? 0)) },
+    x: within(placement.x, inset?.left ?? 0, inset?.right ?? 0),
+    y: within(placement.y, inset?.top ?? 0, inset?.bottom ?? 0),
+    isUnder: placement.isUnder,
   }
 }
-
-const isSizedByContent = (node: LayoutNode): boolean => node.arrangement.kind !== 'free'
 
 /** Style sheets know no turned ellipses and no second centre. */
 const noteGradients = ({ account }: BuildContext, layer: Layer): void => {
@@ -34,6 +43,17 @@ const noteGradients = ({ account }: BuildContext, layer: Layer): void => {
   }
 }
 
+/** A picture that no background can give, because it is half seen through or blended. */
+export const isOwnPicture = (paint: Extract<Paint, { kind: 'image' }>): boolean =>
+  paint.opacity !== 1 || paint.blend !== 'normal'
+
+const buildFills = ({ collector }: BuildContext, layer: Layer): UiFill[] =>
+  ('fills' in layer ? layer.fills : []).flatMap((paint): UiFill[] => {
+    if (paint.kind !== 'image') return [paint]
+    if (isOwnPicture(paint)) return []
+    return [{ kind: 'picture', asset: collector.addPicture(paint.asset), fit: paint.fit }]
+  })
+
 /** The style of a layer, whatever it becomes. */
 export const buildStyle = (
   context: BuildContext,
@@ -45,18 +65,16 @@ export const buildStyle = (
     node.children.length === 0 && node.arrangement.kind === 'free'
       ? { kind: 'none' }
       : node.arrangement
-  // A box without auto layout has no content to fit: its drawn size is all there is.
-  const fitOr = (sizing: UiStyle['width']['sizing']): UiStyle['width']['sizing'] =>
-    sizing === 'fit' && !isSizedByContent(node) && layer.type !== 'text' ? 'fixed' : sizing
   noteGradients(context, layer)
   const border = layer.type === 'text' ? undefined : buildBorder(context.account, layer)
   return {
     place: placeOf(node, around),
-    width: { sizing: fitOr(layer.sizing.width), px: layer.box.width },
-    height: { sizing: fitOr(layer.sizing.height), px: layer.box.height },
-    limits: layer.limits ?? {},
+    width: { sizing: node.sizing.width, px: roundPx(node.box.width) },
+    height: { sizing: node.sizing.height, px: roundPx(node.box.height) },
+    limits: node.limits,
     arrange,
-    fills: 'fills' in layer ? layer.fills.filter((p) => p.kind !== 'image') : [],
+    ...(node.ratio === undefined ? {} : { ratio: node.ratio }),
+    fills: buildFills(context, layer),
     ...(border ? { border } : {}),
     corners:
       layer.type === 'ellipse'
@@ -77,14 +95,16 @@ export const growByOutline = (style: UiStyle): UiStyle => {
   const { border, place } = style
   if (border?.kind !== 'outline' || place.kind !== 'absolute') return style
   const by = border.widths.top + border.offsetPx
+  const move = (anchor: Anchor): Anchor =>
+    anchor.edge === 'centre' ? anchor : { ...anchor, px: roundPx(anchor.px - by) }
   const { topLeft, topRight, bottomRight, bottomLeft } = style.corners
   const grow = (radius: number): number => (radius > 0 ? radius + by : 0)
   return {
     ...style,
     place: {
-      kind: 'absolute',
-      x: { ...place.x, px: roundPx(place.x.px - by) },
-      y: { ...place.y, px: roundPx(place.y.px - by) },
+      ...place,
+      x: move(place.x),
+      y: move(place.y),
     },
     width: { ...style.width, px: roundPx(style.width.px + 2 * by) },
     height: { ...style.height, px: roundPx(style.height.px + 2 * by) },

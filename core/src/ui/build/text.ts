@@ -8,12 +8,11 @@ import { buildRuns } from './runs.js'
 import { buildStyle } from './style.js'
 
 /** Text that is as wide as its content is held where its alignment holds it, whatever the font's widths. */
-const anchorText = (layer: TextLayer, place: UiPlace): UiPlace => {
-  if (place.kind !== 'absolute') return place
-  const shift =
-    layer.align === 'centre' ? layer.box.width / 2 : layer.align === 'end' ? layer.box.width : 0
-  const from = layer.align === 'centre' || layer.align === 'end' ? layer.align : 'start'
-  return { ...place, x: { from, px: roundPx(place.x.px + shift) } }
+const anchorText = (layer: TextLayer, place: UiPlace, width: number): UiPlace => {
+  if (place.kind !== 'absolute' || place.x.edge !== 'start') return place
+  const shift = layer.align === 'centre' ? width / 2 : layer.align === 'end' ? width : 0
+  const hold = layer.align === 'centre' || layer.align === 'end' ? layer.align : 'start'
+  return { ...place, x: { edge: 'start', px: roundPx(place.x.px + shift), hold } }
 }
 
 /** A text layer as a paragraph, the title of the page, or a link. */
@@ -24,9 +23,7 @@ export const buildText = (
 ): UiNode => {
   const layer = node.layer as TextLayer
   const style = buildStyle(context, node, around)
-  // Text placed by coordinates keeps its drawn lines; one that is as wide as its content has only one.
-  const isPlaced = style.place.kind === 'absolute' || style.place.kind === 'root'
-  const wraps = layer.lines ? !isPlaced : layer.sizing.width !== 'fit'
+  const wraps = !node.keepsLines
   const link = buildLink(context, layer, around)
   const fitted: UiStyle = {
     ...style,
@@ -34,8 +31,9 @@ export const buildText = (
     ...(wraps
       ? {}
       : {
-          place: anchorText(layer, style.place),
-          width: { ...style.width, sizing: 'fit' as const },
+          place: anchorText(layer, style.place, node.box.width),
+          width:
+            style.width.sizing === 'fixed' ? { ...style.width, sizing: 'fit' as const } : style.width,
         }),
   }
   return {
@@ -45,7 +43,7 @@ export const buildText = (
     ...(layer.key === context.title ? { level: 1 } : {}),
     ...(link ? { link } : {}),
     textStyle: layer.style,
-    align: layer.align,
+    align: node.textAlign ?? layer.align,
     wraps,
     runs: buildRuns(layer, !wraps),
     style: fitted,

@@ -1,5 +1,5 @@
 import { resolveSides, type Corners, type Sides } from '../../../design/geometry.js'
-import type { UiBorder, UiStyle } from '../../../ui/nodes.js'
+import type { Anchor, UiBorder, UiPlace, UiStyle } from '../../../ui/nodes.js'
 import type { TailwindTheme } from './theme.js'
 import { cssColor, cssPaint, cssShadow, decimal, signed, spacing } from './values.js'
 
@@ -67,6 +67,10 @@ const gapClasses = (
   ]
 }
 
+/** Shares of a grid's columns; whole px are shares as good as any. */
+const tracks = (shares: readonly number[]): string =>
+  shares.map((share) => `minmax(0,${decimal(share)}fr)`).join('_')
+
 const arrangeClasses = (theme: TailwindTheme, style: UiStyle): string[] => {
   const { arrange } = style
   if (arrange.kind === 'none' || arrange.kind === 'free') return []
@@ -79,7 +83,7 @@ const arrangeClasses = (theme: TailwindTheme, style: UiStyle): string[] => {
   if (arrange.kind === 'grid') {
     return [
       'grid',
-      `grid-cols-${arrange.columns}`,
+      arrange.tracks ? `grid-cols-[${tracks(arrange.tracks)}]` : `grid-cols-${arrange.columns}`,
       ...gapClasses(theme, style, arrange.columnGap, arrange.rowGap, [
         'layout.columnGap',
         'layout.rowGap',
@@ -104,6 +108,38 @@ const arrangeClasses = (theme: TailwindTheme, style: UiStyle): string[] => {
   ]
 }
 
+const SELF = {
+  start: 'self-start',
+  centre: 'self-center',
+  end: 'self-end',
+  stretch: 'self-stretch',
+  baseline: 'self-baseline',
+} as const
+
+type FlowPlace = Extract<UiPlace, { kind: 'flow' }>
+
+/** Margins, with a stroke that reaches over the box taken off on every side. */
+const marginClasses = ({ margin, isPushed }: FlowPlace, bleedPx: number): string[] => {
+  const { top, right, bottom, left } = margin
+  const [t, r, b, l] = [top - bleedPx, right - bleedPx, bottom - bleedPx, left - bleedPx]
+  const one = (name: string, px: number): string => (px === 0 ? '' : signed(name, px))
+  if (t === r && r === b && b === l && !isPushed) return [one('m', t)]
+  const x = isPushed ? ['ml-auto', one('mr', r)] : l === r ? [one('mx', l)] : [one('ml', l), one('mr', r)]
+  const y = t === b ? [one('my', t)] : [one('mt', t), one('mb', b)]
+  return [...x, ...y]
+}
+
+const SIDE_NAMES = { x: ['left', 'right'], y: ['top', 'bottom'] } as const
+
+/** Classes that hold a node along one axis: at an edge of its parent, or at the middle. */
+const anchorClasses = (axis: 'x' | 'y', { edge, px, hold }: Anchor): string[] => {
+  const [start, end] = SIDE_NAMES[axis]
+  if (edge === 'end') return [signed(end, px)]
+  const shift = { start: '', centre: `-translate-${axis}-1/2`, end: `-translate-${axis}-full` }
+  if (edge === 'start') return [signed(start, px), shift[hold]]
+  return [px === 0 ? `${start}-1/2` : `${start}-[calc(50%+${decimal(px)}px)]`, shift.centre]
+}
+
 const placeClasses = ({ place, width, height, bleedPx }: UiStyle): string[] => {
   switch (place.kind) {
     case 'root':
@@ -112,18 +148,44 @@ const placeClasses = ({ place, width, height, bleedPx }: UiStyle): string[] => {
       return [
         place.columns > 1 ? `col-span-${place.columns}` : '',
         place.rows > 1 ? `row-span-${place.rows}` : '',
-        bleedPx > 0 ? signed('m', -bleedPx) : '',
+        ...marginClasses(place, bleedPx),
+        place.self ? SELF[place.self] : '',
       ]
     case 'absolute': {
-      if (width.sizing === 'stretch' && height.sizing === 'stretch') return ['absolute', 'inset-0']
-      const { x, y } = place
-      const horizontal =
-        x.from === 'start'
-          ? [signed('left', x.px)]
-          : [signed('left', x.px), x.from === 'centre' ? '-translate-x-1/2' : '-translate-x-full']
-      return ['absolute', ...horizontal, signed('top', y.px)]
+      const under = place.isUnder ? '-z-10' : ''
+      if (width.sizing === 'stretch' && height.sizing === 'stretch') {
+        return ['absolute', 'inset-0', under]
+      }
+      return [
+        'absolute',
+        ...anchorClasses('x', place.x),
+        ...anchorClasses('y', place.y),
+        under,
+      ]
     }
   }
+}
+
+/** A child that takes the width its parent offers needs to say so only where that is not what happens anyway. */
+const stretchClasses = (
+  place: FlowPlace,
+  width: UiStyle['width'],
+  height: UiStyle['height'],
+  limits: UiStyle['limits'],
+): string[] => {
+  const across = place.self ?? place.align
+  const classes: string[] = []
+  if (width.sizing === 'stretch') {
+    if (place.parent === 'row') classes.push('min-w-0', 'flex-1')
+    if (place.parent === 'column' && across !== 'stretch') {
+      classes.push(limits.maxWidth === undefined && !place.self ? 'self-stretch' : 'w-full')
+    }
+  }
+  if (height.sizing === 'stretch') {
+    if (place.parent === 'column') classes.push('min-h-0', 'flex-1')
+    if (place.parent === 'row' && across !== 'stretch') classes.push('self-stretch')
+  }
+  return classes
 }
 
 const sizeClasses = (style: UiStyle): string[] => {
@@ -145,18 +207,12 @@ const sizeClasses = (style: UiStyle): string[] => {
     else if (width.sizing === 'stretch') classes.push('w-full')
     else if (height.sizing === 'stretch') classes.push('h-full')
   } else {
-    if (width.sizing === 'stretch')
-      classes.push(
-        ...(isIn('row') ? ['min-w-0', 'flex-1'] : isIn('column') ? ['self-stretch'] : []),
-      )
-    if (height.sizing === 'stretch')
-      classes.push(
-        ...(isIn('row') ? ['self-stretch'] : isIn('column') ? ['min-h-0', 'flex-1'] : []),
-      )
+    classes.push(...stretchClasses(place, width, height, style.limits))
     if (isIn('grid') && width.sizing === 'fit') classes.push('justify-self-start')
     if ((isIn('row') && width.sizing === 'fixed') || (isIn('column') && height.sizing === 'fixed'))
       classes.push('shrink-0')
   }
+  if (style.ratio !== undefined) classes.push(`aspect-[${decimal(style.ratio * 1000)}/1000]`)
   const { minWidth, maxWidth, minHeight, maxHeight } = style.limits
   if (minWidth !== undefined) classes.push(`min-w-${spacing(minWidth)}`)
   if (maxWidth !== undefined) classes.push(`max-w-${spacing(maxWidth)}`)
@@ -176,7 +232,18 @@ const colorClass = (
   return `${prefix}-${slug ?? `[${cssColor(color, opacity)}]`}`
 }
 
-const fillClasses = (theme: TailwindTheme, style: UiStyle): string[] => {
+const PICTURE_FIT = {
+  cover: ['bg-cover', 'bg-center'],
+  contain: ['bg-contain', 'bg-center', 'bg-no-repeat'],
+  fill: ['bg-[length:100%_100%]'],
+  tile: [],
+} as const
+
+const fillClasses = (
+  theme: TailwindTheme,
+  style: UiStyle,
+  address: (asset: string) => string,
+): string[] => {
   const { fills, width, height, tokens } = style
   const box = { width: width.px, height: height.px }
   const [first] = fills
@@ -184,12 +251,14 @@ const fillClasses = (theme: TailwindTheme, style: UiStyle): string[] => {
   if (fills.length === 1 && first.kind === 'solid') {
     return [colorClass(theme, 'bg', tokens['fills.0.color'], first.color, first.opacity)]
   }
+  const picture = fills.find((fill) => fill.kind === 'picture')
   // CSS lists the topmost layer first.
   return [
     `bg-[${[...fills]
       .reverse()
-      .map((paint) => cssPaint(paint, box))
+      .map((paint) => cssPaint(paint, box, address))
       .join(',')}]`,
+    ...(picture ? PICTURE_FIT[picture.fit] : []),
   ]
 }
 
@@ -322,16 +391,23 @@ const compositeClasses = ({ opacity, blend, rotationDeg, clip }: UiStyle): strin
 export const boxClasses = (
   theme: TailwindTheme,
   style: UiStyle,
-  options: { readonly isRelative: boolean; readonly caster: ShadowCaster },
+  options: {
+    readonly isRelative: boolean
+    /** Something is painted under its content, but not under itself. */
+    readonly isIsolated: boolean
+    readonly caster: ShadowCaster
+    readonly address: (asset: string) => string
+  },
 ): string[] =>
   [
     options.isRelative && style.place.kind !== 'absolute' ? 'relative' : '',
+    options.isIsolated ? 'isolate' : '',
     ...placeClasses(style),
     ...arrangeClasses(theme, style),
     ...sizeClasses(style),
     ...cornerClasses(theme, style),
     ...borderClasses(theme, style),
-    ...fillClasses(theme, style),
+    ...fillClasses(theme, style, options.address),
     ...effectClasses(theme, style, options.caster),
     ...compositeClasses(style),
   ].filter((name) => name !== '')

@@ -32,8 +32,22 @@ const casterOf = (node: UiNode): ShadowCaster => {
 const holdsAbsolute = (node: UiNode): boolean =>
   node.type === 'box' && node.children.some((child) => child.style.place.kind === 'absolute')
 
-/** Tailwind 4 utilities, with a theme made of the design's tokens and fonts; `fonts` are their rules. */
-export const createTailwind = (project: UiProject, fonts: readonly string[] = []): Styling => {
+const holdsUnder = (node: UiNode): boolean =>
+  node.type === 'box' &&
+  node.children.some(({ style: { place } }) => place.kind === 'absolute' && place.isUnder)
+
+export type TailwindOptions = {
+  /** The rules of the fonts that are delivered. */
+  readonly fonts: readonly string[]
+  /** What the style sheet calls a delivered picture. */
+  readonly address: (asset: string) => string
+}
+
+/** Tailwind 4 utilities, with a theme made of the design's tokens and fonts. */
+export const createTailwind = (
+  project: UiProject,
+  { fonts, address }: TailwindOptions,
+): Styling => {
   const theme = new TailwindTheme(project.theme)
   const mainFamily = findMainFamily(project)
   const classes = new Set<string>()
@@ -43,7 +57,12 @@ export const createTailwind = (project: UiProject, fonts: readonly string[] = []
     return given
   }
   const box = (node: UiNode): string[] =>
-    boxClasses(theme, node.style, { isRelative: holdsAbsolute(node), caster: casterOf(node) })
+    boxClasses(theme, node.style, {
+      isRelative: holdsAbsolute(node),
+      isIsolated: holdsUnder(node),
+      caster: casterOf(node),
+      address,
+    })
   const isRoot = (node: UiNode): boolean => node.style.place.kind === 'root'
 
   return {

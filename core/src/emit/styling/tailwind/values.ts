@@ -1,5 +1,6 @@
 import { withOpacity } from '../../../design/color.js'
 import type { Effect, Paint } from '../../../design/paint.js'
+import type { UiFill } from '../../../ui/nodes.js'
 import type { Box } from '../../../design/geometry.js'
 
 /** Up to two decimals, no `-0`: 1.5, 12. */
@@ -62,7 +63,11 @@ const linearGradient = (
 }
 
 /** A paint as a CSS background layer, with underscores for spaces as class names need them. */
-export const cssPaint = (paint: Paint, box: Pick<Box, 'width' | 'height'>): string => {
+export const cssPaint = (
+  paint: UiFill,
+  box: Pick<Box, 'width' | 'height'>,
+  address: (asset: string) => string,
+): string => {
   switch (paint.kind) {
     case 'solid': {
       const color = cssColor(paint.color, paint.opacity)
@@ -83,8 +88,8 @@ export const cssPaint = (paint: Paint, box: Pick<Box, 'width' | 'height'>): stri
       )
       return `conic-gradient(from_${decimal(paint.angleDeg)}deg_at_${percent(paint.centre.x)}_${percent(paint.centre.y)},${stops.join(',')})`
     }
-    case 'image':
-      throw new Error('a picture fill reached the style sheet; it should be a node of its own')
+    case 'picture':
+      return `url(${address(paint.asset)})`
   }
 }
 

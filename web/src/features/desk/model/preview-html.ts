@@ -27,17 +27,17 @@ const dataAddress = ({ path, content }: EmittedFile): string => {
 const inScript = (script: string): string =>
   script.replace(/<\/(script)/gi, '<\\/$1').replace(/<!--/g, '<\\!--')
 
-/** The compiled sheet with its fonts inside: the preview can load nothing. */
-const withFonts = ({ preview }: Converted): string => {
-  const fonts = new Map(
+/** The compiled sheet with its fonts and pictures inside: the preview can load nothing. */
+const withFiles = ({ preview }: Converted): string => {
+  const files = new Map(
     preview.files
-      .filter((f) => /(^|\/)fonts\//.test(f.path))
+      .filter((f) => /(^|\/)(fonts|assets)\//.test(f.path))
       .map((f) => [f.path.slice(f.path.lastIndexOf('/') + 1), f]),
   )
   return preview.css.replace(
-    /url\("?(?:\.\/)?fonts\/([^")]+)"?\)/g,
+    /url\("?(?:\.\/)?(?:fonts|assets)\/([^")]+)"?\)/g,
     (whole: string, name: string) => {
-      const file = fonts.get(name)
+      const file = files.get(name)
       return file ? `url("${dataAddress(file)}")` : whole
     },
   )
@@ -55,7 +55,7 @@ export const buildHtmlPreview = (converted: Converted, page: string): string | u
   if (file?.content.kind !== 'text') return undefined
   let html = file.content.text.replace(
     '<link rel="stylesheet" href="styles.css" />',
-    () => `<style>${inStyle(withFonts(converted))}</style>`,
+    () => `<style>${inStyle(withFiles(converted))}</style>`,
   )
   for (const asset of preview.files.filter((f) => f.path.startsWith('assets/'))) {
     html = html.replaceAll(`src="${asset.path}"`, () => `src="${dataAddress(asset)}"`)
@@ -85,7 +85,7 @@ export const buildReactPreview = (converted: Converted, bundle: Bundle, page: st
   const route = converted.pages[page]?.route ?? '/'
   return (
     `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>Preview</title>` +
-    `<style>${inStyle(withFonts(converted))}</style></head><body><div id="root"></div>` +
+    `<style>${inStyle(withFiles(converted))}</style></head><body><div id="root"></div>` +
     `<script>location.hash=${inScript(JSON.stringify(`#${route}`))}</script>` +
     `<script>${inScript(bundle.script)}</script>${bridge}</body></html>`
   )

@@ -1,0 +1,58 @@
+import type { Box } from '../design/geometry.js'
+import { endOn, overlapOn, sizeOn, startOn, type Axis } from './axis.js'
+import type { Nest } from './nest.js'
+
+/** One thing to be arranged: a piece with its content, and what lies over it out of the flow. */
+export type Item = { readonly box: Box; readonly nest: Nest; readonly overlays: readonly Nest[] }
+
+// The letters of a line take about this much of its height: lines of text may overlap by the rest.
+const LINE_SLACK_SHARE = 0.3
+const TEXT_SLACK_X = { share: 0.03, mostPx: 8 }
+const BOX_SLACK = { share: 0.2, mostPx: 4 }
+/** Edges that meet within a px do not overlap. */
+const EDGE_PX = 1.01
+
+const slackOf = ({ nest: { piece }, box }: Item, axis: Axis): number => {
+  if (piece.layer.type !== 'text') {
+    return Math.min(BOX_SLACK.mostPx, sizeOn(box, axis) * BOX_SLACK.share)
+  }
+  if (axis === 'x') return Math.min(TEXT_SLACK_X.mostPx, Math.max(2, box.width * TEXT_SLACK_X.share))
+  const lines = piece.layer.lines?.length ?? 1
+  return (box.height / lines) * LINE_SLACK_SHARE
+}
+
+/** By how many px two things may overlap and still stand side by side. */
+const slackBetween = (a: Item, b: Item, axis: Axis): number => {
+  const smaller = Math.min(sizeOn(a.box, axis), sizeOn(b.box, axis))
+  return Math.max(EDGE_PX, Math.min(Math.max(slackOf(a, axis), slackOf(b, axis)), smaller / 2))
+}
+
+/** Whether two things overlap by more than their small inaccuracies explain. */
+export const doOverlap = (a: Item, b: Item): boolean =>
+  overlapOn(a.box, b.box, 'x') > slackBetween(a, b, 'x') &&
+  overlapOn(a.box, b.box, 'y') > slackBetween(a, b, 'y')
+
+/** By place, so that the order in a file does not matter. */
+export const comparePlace =
+  (axis: Axis) =>
+  (a: Item, b: Item): number =>
+    startOn(a.box, axis) - startOn(b.box, axis) ||
+    endOn(a.box, axis) - endOn(b.box, axis) ||
+    a.box.x - b.box.x ||
+    a.box.y - b.box.y ||
+    a.nest.piece.order - b.nest.piece.order
+
+/** Cuts things apart wherever a straight line passes between them: along `y` into rows, along `x` into columns. */
+export const cutBands = (items: readonly Item[], axis: Axis): Item[][] => {
+  const bands: Item[][] = []
+  let furthest: Item | undefined
+  for (const item of [...items].sort(comparePlace(axis))) {
+    const isApart =
+      !furthest ||
+      startOn(item.box, axis) >= endOn(furthest.box, axis) - slackBetween(furthest, item, axis)
+    if (isApart) bands.push([item])
+    else bands.at(-1)!.push(item)
+    if (isApart || endOn(item.box, axis) > endOn(furthest!.box, axis)) furthest = item
+  }
+  return bands
+}

@@ -1,0 +1,143 @@
+import { endOn, sizeOn } from './axis.js'
+import { cutBands, type Item } from './bands.js'
+import { signItems } from './signature.js'
+
+/** A stretch free of content that runs between columns, as the columns' extents from left to right. */
+export type River = { readonly from: number; readonly to: number }
+
+const median = (values: readonly number[]): number =>
+  [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0
+
+/** The columns of several rows: which extents stay apart in all of them. Undefined when there is one only. */
+export const addToColumns = (
+  columns: readonly River[],
+  row: readonly River[],
+): readonly River[] | undefined => {
+  const all = [...columns, ...row].sort((a, b) => a.from - b.from || a.to - b.to)
+  const joined: { from: number; to: number }[] = []
+  for (const { from, to } of all) {
+    const last = joined.at(-1)
+    if (last && from < last.to - 1) last.to = Math.max(last.to, to)
+    else joined.push({ from, to })
+  }
+  return joined.length > 1 ? joined : undefined
+}
+
+const extentsOf = (parts: readonly (readonly Item[])[]): River[] =>
+  parts.map((part) => ({
+    from: Math.min(...part.map((item) => item.box.x)),
+    to: Math.max(...part.map((item) => item.box.x + item.box.width)),
+  }))
+
+type Table = {
+  /** `cells[row][column]`; empty where a row has nothing in a column. */
+  readonly cells: readonly (readonly (readonly Item[])[])[]
+  readonly columns: readonly River[]
+}
+
+const toTable = (rows: readonly (readonly Item[])[], columns: readonly River[]): Table => ({
+  columns,
+  cells: rows.map((row) =>
+    columns.map(({ from, to }) =>
+      row.filter((item) => item.box.x + item.box.width / 2 >= from - 1 && item.box.x <= to - 1),
+    ),
+  ),
+})
+
+/** Shares of neighbours that look alike, side by side and one under the other. */
+const likeness = ({ cells, columns }: Table): { across: number; down: number } => {
+  const signs = cells.map((row) => row.map((cell) => (cell.length > 0 ? signItems(cell) : '')))
+  let [across, acrossAll, down, downAll] = [0, 0, 0, 0]
+  signs.forEach((row, y) => {
+    row.forEach((sign, x) => {
+      if (sign === '') return
+      const right = x + 1 < columns.length ? row[x + 1] : ''
+      const below = signs[y + 1]?.[x] ?? ''
+      if (right) {
+        acrossAll++
+        if (right === sign) across++
+      }
+      if (below) {
+        downAll++
+        if (below === sign) down++
+      }
+    })
+  })
+  return {
+    across: acrossAll === 0 ? 0 : across / acrossAll,
+    down: downAll === 0 ? 0 : down / downAll,
+  }
+}
+
+const topOf = (items: readonly Item[]): number => Math.min(...items.map((i) => i.box.y))
+const bottomOf = (items: readonly Item[]): number => Math.max(...items.map((i) => endOn(i.box, 'y')))
+
+const gapsBetween = (rows: readonly (readonly Item[])[]): number[] =>
+  rows.slice(1).map((row, i) => topOf(row) - bottomOf(rows[i]!))
+
+/** What two ways to read a block say about themselves: above 0 columns are the better reading. */
+export type Choice = { readonly columnsFirst: boolean; readonly margin: number }
+
+// A side bar is at least this high, and one thing.
+const SIDE_BAR_PX = 320
+
+/** Whether a column is one tall surface that runs along rows that know nothing of it. */
+const isSideBar = (items: readonly Item[], extent: number): boolean => {
+  const [only, ...others] = items
+  return (
+    only !== undefined &&
+    others.length === 0 &&
+    only.nest.content.length > 0 &&
+    sizeOn(only.box, 'y') >= Math.min(SIDE_BAR_PX, extent * 0.5) &&
+    sizeOn(only.box, 'y') > 2 * sizeOn(only.box, 'x')
+  )
+}
+
+/**
+ * Rows that leave the same columns free between them can be read as rows of cells, or as columns side by
+ * side. Cells of a table look alike down a column; columns of one kind of thing look alike across a row;
+ * where both or neither do, what stands closer belongs together.
+ */
+export const chooseColumns = (
+  rows: readonly (readonly Item[])[],
+  columns: readonly River[],
+): Choice => {
+  const table = toTable(rows, columns)
+  const river = Math.min(...columns.slice(1).map((c, i) => c.from - columns[i]!.to))
+  const gaps = gapsBetween(rows)
+  const widest = Math.max(...gaps)
+  const { across, down } = likeness(table)
+  const isComplete = table.cells.every((row) => row.every((cell) => cell.length > 0))
+  if (isComplete) {
+    if (Math.abs(across - down) > 0.01) {
+      return { columnsFirst: across > down, margin: Math.abs(across - down) }
+    }
+    const isAlike = across > 0.99
+    // Among things that all look alike, only a list set much closer than its columns is one.
+    const needed = isAlike ? 3 : 1.5
+    const ratio = river / Math.max(1, median(gaps))
+    const isTight = !isAlike || median(gaps) < 12
+    return {
+      columnsFirst: ratio >= needed && isTight,
+      margin: Math.min(1, Math.abs(Math.log(ratio / needed))),
+    }
+  }
+  const top = topOf(rows[0]!)
+  const bottom = Math.max(...rows.map(bottomOf))
+  const inColumns = columns.map((_, x) => table.cells.flatMap((row) => row[x]!))
+  if (inColumns.some((items) => isSideBar(items, bottom - top))) {
+    return { columnsFirst: true, margin: 1 }
+  }
+  const completeRows = table.cells.filter((row) => row.every((cell) => cell.length > 0)).length
+  const looksLikeTable = completeRows >= rows.length * 0.6 && down > across
+  const heights = inColumns.map((items) => bottomOf(items) - topOf(items))
+  const coverage = Math.min(...heights) / Math.max(1, bottom - top)
+  const isClose = widest <= river
+  return {
+    columnsFirst: !looksLikeTable && (isClose || coverage >= 0.6),
+    margin: Math.min(1, Math.abs(river - widest) / Math.max(1, river, widest)),
+  }
+}
+
+/** The columns one row leaves, or undefined when it is in one piece. */
+export const columnsOf = (row: readonly Item[]): River[] => extentsOf(cutBands(row, 'x'))

@@ -1,0 +1,81 @@
+import type { Box } from '../design/geometry.js'
+import type { FrameLayer, Layer } from '../design/layer.js'
+import { INFERRED, NO_MARGIN, type LayoutNode } from './node.js'
+import type { WidthRange } from './text-width.js'
+
+/** A node in the making: its box is still in the container's coordinates, its place not yet decided. */
+export type Draft = {
+  readonly node: LayoutNode
+  /** As large as its content needs, in px; undefined along an axis where only the parent can say. */
+  readonly natural: { readonly width: number | undefined; readonly height: number | undefined }
+  /** For texts of several lines: the widths that keep them. */
+  readonly range?: WidthRange
+  /** Where the first line's letters stand, from the top, in px. For texts. */
+  readonly baseline?: number
+}
+
+export const draftNode = (
+  layer: Layer,
+  box: Box,
+  rest: Partial<LayoutNode> = {},
+): LayoutNode => ({
+  layer,
+  absorbed: [],
+  box,
+  placement: { kind: 'flow' },
+  arrangement: { kind: 'free' },
+  sizing: { width: 'fixed', height: 'fixed' },
+  limits: {},
+  margin: NO_MARGIN,
+  isPushed: false,
+  keepsLines: false,
+  isGraphic: false,
+  children: [],
+  ...rest,
+})
+
+/** What a container is made of before it is known how it arranges its content. */
+export type Shell = {
+  readonly layer: Layer
+  readonly absorbed: readonly string[]
+  readonly box: Box
+  /** It has a look of its own, so the room between its edge and its content is padding. */
+  readonly isPadded: boolean
+  /** It reaches as far as its siblings together do: free room inside is meant. */
+  readonly fills: boolean
+}
+
+/** The frame of a container that stands for no layer of the file. */
+export const inferredFrame = (first: Draft, name: string): FrameLayer => ({
+  type: 'frame',
+  key: `${first.node.layer.key}${INFERRED}`,
+  name,
+  box: first.node.box,
+  visible: true,
+  opacity: 1,
+  blend: 'normal',
+  rotationDeg: 0,
+  effects: [],
+  sizing: { width: 'fit', height: 'fit' },
+  flow: 'in',
+  fills: [],
+  strokes: [],
+  radius: 0,
+  clip: false,
+  children: [],
+})
+
+export const isText = ({ node }: Draft): boolean => node.layer.type === 'text'
+
+/** Whether a draft, left alone along the axis, is as large as drawn. */
+export const fitsItself = ({ node, natural }: Draft, axis: 'width' | 'height'): boolean =>
+  natural[axis] !== undefined && Math.abs(natural[axis] - node.box[axis]) <= 0.51
+
+/** Shapes, pictures and drawings without content are as large as they are drawn. */
+export const isShape = (node: LayoutNode): boolean =>
+  node.layer.type !== 'text' && node.children.length === 0 && node.arrangement.kind === 'free'
+
+export const isLeafShape = ({ node }: Draft): boolean => isShape(node)
+
+export const shellNode = ({ layer, absorbed, box }: Shell): LayoutNode =>
+  draftNode(layer, box, { absorbed })

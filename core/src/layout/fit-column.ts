@@ -1,0 +1,196 @@
+import { roundPx, type Sides } from '../design/geometry.js'
+import { endOn } from './axis.js'
+import { fitsItself, isLeafShape, isShape, isText, shellNode, type Draft, type Shell } from './draft.js'
+import { NO_MARGIN, type CrossAlign, type LayoutNode, type Limits } from './node.js'
+import { findSpacing } from './spacing.js'
+
+/** Edges and middles this close are meant to be the same. */
+const SAME_PX = 1
+const SAME_MIDDLE_PX = 2
+/** More room than this below the content than above it is free room, not padding. */
+const FREE_ROOM_PX = 24
+
+type Hold = 'start' | 'centre' | 'end'
+
+/** How one child stands across the column. */
+type Across = {
+  /** Where it is held; `full` reaches from edge to edge. */
+  readonly hold: Hold | 'full'
+  /** It takes the width the column has, up to `limits`. */
+  readonly stretches: boolean
+  readonly limits: Limits
+  readonly left: number
+  readonly right: number
+}
+
+const NICE_STEP_PX = 4
+
+/** A width from the range, a multiple of 4 px if there is one. */
+export const chooseWidth = ({ least, most }: { least: number; most: number }): number => {
+  const nice = Math.ceil((least + 1) / NICE_STEP_PX) * NICE_STEP_PX
+  return nice < most - 1 ? nice : roundPx(least + Math.min(4, (most - least) / 2))
+}
+
+const holdOf = (left: number, right: number): Hold | undefined => {
+  if (Math.abs(left) <= SAME_PX) return 'start'
+  if (Math.abs(left - right) <= SAME_MIDDLE_PX) return 'centre'
+  return Math.abs(right) <= SAME_PX ? 'end' : undefined
+}
+
+const acrossText = (draft: Draft, left: number, right: number, width: number): Across => {
+  const { node, range } = draft
+  const align = node.layer.type === 'text' ? node.layer.align : 'start'
+  const isOne = range === undefined
+  const free = { limits: {}, left: 0, right: 0 }
+  if (isOne) {
+    const hold = holdOf(left, right)
+    return hold
+      ? { hold, stretches: true, ...free }
+      : { hold: 'start', stretches: true, ...free, left: roundPx(left) }
+  }
+  const wanted: Hold = align === 'centre' || align === 'end' ? align : 'start'
+  const isHeld =
+    wanted === 'start'
+      ? Math.abs(left) <= SAME_PX
+      : wanted === 'end'
+        ? Math.abs(right) <= SAME_PX
+        : Math.abs(left - right) <= SAME_MIDDLE_PX
+  const inset = isHeld ? 0 : wanted === 'start' ? left : wanted === 'end' ? -right : left - right
+  const room = width - Math.abs(inset)
+  const limits = room > range.least && room < range.most ? {} : { maxWidth: chooseWidth(range) }
+  const margins = {
+    left: roundPx(Math.max(0, inset)),
+    right: roundPx(Math.max(0, -inset)),
+  }
+  return { hold: wanted, stretches: true, limits, ...margins }
+}
+
+const acrossBox = (draft: Draft, left: number, right: number): Across => {
+  const free = { limits: {}, left: 0, right: 0 }
+  if (Math.abs(left) <= SAME_PX && Math.abs(right) <= SAME_PX) {
+    return { hold: 'full', stretches: true, ...free }
+  }
+  const hold = holdOf(left, right)
+  const ownSize = isLeafShape(draft) || fitsItself(draft, 'width')
+  if (ownSize) {
+    return hold
+      ? { hold, stretches: false, ...free }
+      : { hold: 'start', stretches: false, ...free, left: roundPx(left) }
+  }
+  if (hold) {
+    return { hold, stretches: true, ...free, limits: { maxWidth: roundPx(draft.node.box.width) } }
+  }
+  return { hold: 'full', stretches: true, limits: {}, left: roundPx(left), right: roundPx(right) }
+}
+
+/** How all children of a column are aligned: what the boxes among them ask for, texts follow. */
+const alignOf = (drafts: readonly Draft[], across: readonly Across[]): CrossAlign => {
+  const holds = new Set(across.map((a) => a.hold))
+  const boxes = across.filter((_, i) => !isText(drafts[i]!))
+  if (boxes.some((a) => a.stretches) || holds.size !== 1) return 'stretch'
+  const [only] = holds
+  if (only === 'start') return boxes.length > 0 ? 'start' : 'stretch'
+  return only === 'full' || only === undefined ? 'stretch' : only
+}
+
+type Padding = { readonly left: number; readonly right: number }
+
+const findPadding = (drafts: readonly Draft[], { box, isPadded }: Shell): Padding => {
+  if (!isPadded) return { left: 0, right: 0 }
+  const lefts = drafts.map(({ node }) => node.box.x - box.x)
+  const rights = drafts.map(({ node }) => endOn(box, 'x') - endOn(node.box, 'x'))
+  const left = Math.max(0, Math.min(...lefts))
+  const right = Math.max(0, Math.min(...rights))
+  const isCentred = lefts.every((l, i) => Math.abs(l - rights[i]!) <= SAME_MIDDLE_PX)
+  if (isCentred) return { left: Math.min(left, right), right: Math.min(left, right) }
+  // Content that ends earlier on one side than it begins on the other just is not longer.
+  if (right > left && Math.abs(right - left) > SAME_PX) return { left, right: left }
+  return { left, right }
+}
+
+const childNode = (
+  { node, natural }: Draft,
+  across: Across,
+  align: CrossAlign,
+  above: number,
+): LayoutNode => {
+  const text = node.layer.type === 'text'
+  const { hold } = across
+  const margin: Sides = { ...NO_MARGIN, top: above, left: across.left, right: across.right }
+  const isStretched = across.stretches && (align === 'stretch' || !text)
+  const width = isStretched ? 'stretch' : natural.width === undefined || isShape(node) ? 'fixed' : 'fit'
+  // A text of its own size in a stretching column stands where its letters stand.
+  const textAlign = text && hold !== 'full' && hold !== 'start' ? { textAlign: hold } : {}
+  const held = hold === 'full' ? 'stretch' : hold
+  const needsSelf = text
+    ? align === 'stretch' && across.limits.maxWidth !== undefined && hold !== 'start'
+    : held !== align && !(align === 'stretch' && isStretched && hold === 'start')
+  const short =
+    natural.height !== undefined && natural.height < node.box.height - 0.5 && !isShape(node)
+  return {
+    ...node,
+    margin,
+    limits: {
+      ...node.limits,
+      ...across.limits,
+      ...(short ? { minHeight: roundPx(node.box.height) } : {}),
+    },
+    sizing: {
+      width: text && needsSelf ? 'fit' : width,
+      height: natural.height === undefined || isShape(node) ? 'fixed' : 'fit',
+    },
+    ...textAlign,
+    ...(needsSelf ? { self: held } : {}),
+    ...(node.layer.type === 'image' && isStretched && isShape(node)
+      ? { ratio: node.box.width / node.box.height, sizing: { width: 'stretch', height: 'fit' } }
+      : {}),
+  }
+}
+
+/** Reads things one under the other as a column. The drafts are in order from top to bottom. */
+export const fitColumn = (drafts: readonly Draft[], shell: Shell): Draft => {
+  const { box, isPadded } = shell
+  const { left, right } = findPadding(drafts, shell)
+  const width = box.width - left - right
+  const across = drafts.map((draft) => {
+    const l = draft.node.box.x - (box.x + left)
+    const r = width - l - draft.node.box.width
+    return isText(draft) ? acrossText(draft, l, r, width) : acrossBox(draft, l, r)
+  })
+  const align = alignOf(drafts, across)
+  const gaps = drafts.slice(1).map(({ node }, i) => node.box.y - endOn(drafts[i]!.node.box, 'y'))
+  const { gap, extra } = findSpacing(gaps)
+  const above = drafts[0]!.node.box.y - box.y
+  const below = endOn(box, 'y') - endOn(drafts.at(-1)!.node.box, 'y')
+  const top = isPadded ? Math.max(0, roundPx(above)) : 0
+  const isOpen = isPadded && below > Math.max(0, above) + FREE_ROOM_PX
+  const bottom = isPadded ? Math.max(0, roundPx(isOpen ? above : below)) : 0
+  const children = drafts.map((draft, i) =>
+    childNode(draft, across[i]!, align, roundPx((i > 0 ? extra[i - 1]! : 0) + (i === 0 ? above - top : 0))),
+  )
+  const inner = drafts.map(({ natural, range }, i) =>
+    range || natural.width === undefined || across[i]!.limits.maxWidth !== undefined
+      ? undefined
+      : natural.width + across[i]!.left + across[i]!.right,
+  )
+  const fitted = inner.every((w) => w !== undefined) ? Math.max(...inner) + left + right : undefined
+  const missing = Math.min(0, below)
+  return {
+    node: {
+      ...shellNode(shell),
+      arrangement: {
+        kind: 'column',
+        gap,
+        padding: { top, right: roundPx(right), bottom, left: roundPx(left) },
+        align,
+        distribute: 'start',
+        wrap: false,
+      },
+      children,
+    },
+    natural: {
+      width: fitted,
+      height: isOpen ? box.height - below + bottom : box.height - missing,
+    },
+  }
+}

@@ -1,0 +1,38 @@
+import { roundPx } from '../design/geometry.js'
+import { endOn } from './axis.js'
+import { fitsItself, isShape, isText, shellNode, type Draft, type Shell } from './draft.js'
+import { NO_MARGIN, type LayoutNode } from './node.js'
+import { chooseWidth } from './fit-column.js'
+
+/** A row or column where every child keeps its size and its exact distance: the reading without a thought. */
+export const fitPlain = (
+  kind: 'row' | 'column',
+  drafts: readonly Draft[],
+  shell: Shell,
+): Draft => {
+  const { box } = shell
+  const children = drafts.map((draft, i): LayoutNode => {
+    const { node, natural, range } = draft
+    const before = drafts[i - 1]?.node.box
+    const [left, top] =
+      kind === 'row'
+        ? [node.box.x - (before ? endOn(before, 'x') : box.x), node.box.y - box.y]
+        : [node.box.x - box.x, node.box.y - (before ? endOn(before, 'y') : box.y)]
+    const isOwn = !isShape(node) && (isText(draft) || fitsItself(draft, 'width'))
+    const isShort = natural.height !== undefined && natural.height < node.box.height - 0.5
+    return {
+      ...node,
+      margin: { ...NO_MARGIN, left: roundPx(left), top: roundPx(top) },
+      sizing: {
+        width: isOwn ? 'fit' : 'fixed',
+        height: isShape(node) || (isShort && !isText(draft)) ? 'fixed' : 'fit',
+      },
+      limits: range ? { ...node.limits, maxWidth: chooseWidth(range) } : node.limits,
+    }
+  })
+  const common = { gap: 0, padding: 0, align: 'start', distribute: 'start', wrap: false } as const
+  return {
+    node: { ...shellNode(shell), arrangement: { kind, ...common }, children },
+    natural: { width: undefined, height: box.height },
+  }
+}

@@ -1,0 +1,242 @@
+import { roundPx, type Sides } from '../design/geometry.js'
+import { endOn } from './axis.js'
+import { fitsItself, isLeafShape, isShape, isText, shellNode, type Draft, type Shell } from './draft.js'
+import { chooseWidth } from './fit-column.js'
+import { NO_MARGIN, type CrossAlign, type LayoutNode } from './node.js'
+import { findSpacing } from './spacing.js'
+
+const SAME_PX = 1
+const SAME_MIDDLE_PX = 1.5
+/** Things of one width may differ by this much. */
+const SAME_WIDTH_PX = 1.5
+/** Room beside content that is wider than this is no padding but room left over. */
+const WIDEST_PADDING_PX = 64
+/** A gap is free room when it is at least this wide and this many times wider than the next. */
+const FREE_GAP_PX = 40
+const FREE_GAP_TIMES = 2.5
+/** A side column keeps its width while the other takes what there is. */
+const SIDE_COLUMN_PX = 320
+const SIDE_COLUMN_TIMES = 2
+
+type Vertical = { readonly top: number; readonly bottom: number }
+
+/** What a child's place says about how the row is aligned. */
+const alignmentsOf = (draft: Draft, { top, bottom }: Vertical, baseline: number): Set<CrossAlign> => {
+  const { box } = draft.node
+  const above = box.y - top
+  const below = bottom - endOn(box, 'y')
+  const set = new Set<CrossAlign>()
+  if (Math.abs(above - below) <= SAME_PX) set.add('centre')
+  if (Math.abs(above) <= 0.5) set.add('start')
+  if (Math.abs(below) <= 0.5) set.add('end')
+  const isFull = Math.abs(above) <= 0.5 && Math.abs(below) <= 0.5
+  if (isFull && !isText(draft)) set.add('stretch')
+  if (draft.baseline !== undefined && Math.abs(box.y + draft.baseline - baseline) <= 0.5) {
+    set.add('baseline')
+  }
+  return set
+}
+
+const ORDER: readonly CrossAlign[] = ['centre', 'start', 'end', 'baseline', 'stretch']
+
+const findAlign = (
+  drafts: readonly Draft[],
+  extent: Vertical,
+): { align: CrossAlign; each: readonly Set<CrossAlign>[] } => {
+  const first = drafts.find((d) => d.baseline !== undefined)
+  const baseline = first ? first.node.box.y + first.baseline! : NaN
+  const each = drafts.map((draft) => alignmentsOf(draft, extent, baseline))
+  const count = (align: CrossAlign): number => each.filter((set) => set.has(align)).length
+  const filled = drafts.filter((d, i) => each[i]!.has('stretch') && !isLeafShape(d)).length
+  if (filled > 1 && count('stretch') === drafts.length) return { align: 'stretch', each }
+  let best: CrossAlign = 'centre'
+  for (const align of ORDER) {
+    if (align === 'baseline' && drafts.some((d) => d.baseline === undefined)) continue
+    if (count(align) > count(best)) best = align
+  }
+  return { align: best, each }
+}
+
+type Along = {
+  readonly lead: number
+  readonly trail: number
+  readonly distribute: 'start' | 'centre' | 'end' | 'between'
+  /** The row is as wide as its content with this padding. */
+  readonly isFitted: boolean
+}
+
+/** The padding of a row whose children all have their own size, and where they stand in the room left. */
+const findAlong = (lead: number, trail: number, shell: Shell): Along => {
+  const room = { lead: Math.max(0, roundPx(lead)), trail: Math.max(0, roundPx(trail)) }
+  if (!shell.isPadded) return { lead: 0, trail: 0, distribute: 'start', isFitted: true }
+  if (Math.abs(lead - trail) <= 2 * SAME_MIDDLE_PX) {
+    const even = roundPx((room.lead + room.trail) / 2)
+    if (even <= WIDEST_PADDING_PX) {
+      return { lead: even, trail: even, distribute: 'centre', isFitted: true }
+    }
+    return { lead: 0, trail: 0, distribute: 'centre', isFitted: false }
+  }
+  const isSnug = Math.max(lead, trail) <= WIDEST_PADDING_PX / 2 && trail <= 3 * Math.max(4, lead)
+  if (isSnug) return { ...room, distribute: 'start', isFitted: true }
+  return lead < trail
+    ? { lead: room.lead, trail: Math.min(room.lead, room.trail), distribute: 'start', isFitted: false }
+    : { lead: Math.min(room.lead, room.trail), trail: room.trail, distribute: 'end', isFitted: false }
+}
+
+/** The one gap that is free room, by its index; none when gaps are of a kind. */
+const findFreeGap = (gaps: readonly number[]): number | undefined => {
+  const widest = Math.max(...gaps)
+  const index = gaps.indexOf(widest)
+  const next = Math.max(0, ...gaps.filter((_, i) => i !== index))
+  const isFree = widest >= FREE_GAP_PX && widest >= FREE_GAP_TIMES * next
+  return isFree ? index : undefined
+}
+
+type Widths =
+  | { readonly kind: 'own' }
+  /** The children with these indexes share the room that is left. */
+  | { readonly kind: 'stretch'; readonly which: ReadonlySet<number> }
+  /** Every child takes its share of the width. */
+  | { readonly kind: 'shares' }
+
+const findWidths = (drafts: readonly Draft[], gaps: readonly number[]): Widths => {
+  const widths = drafts.map((d) => d.node.box.width)
+  const isEven = (values: readonly number[], by: number): boolean =>
+    Math.max(...values) - Math.min(...values) <= by
+  const open = drafts.flatMap((d, i) =>
+    (d.range ?? (!isLeafShape(d) && !isText(d) && !fitsItself(d, 'width'))) ? [i] : [],
+  )
+  const boxes = drafts.every((d) => !isText(d) && (d.node.children.length > 0 || d.node.box.width >= 80))
+  const isRegular = drafts.length > 1 && isEven(widths, SAME_WIDTH_PX) && isEven(gaps, SAME_WIDTH_PX)
+  const all = new Set(drafts.keys())
+  if (isRegular && boxes && (open.length > 0 || drafts.every(isLeafShape))) {
+    return { kind: 'stretch', which: all }
+  }
+  if (open.length === 0) return { kind: 'own' }
+  if (open.length === 1) return { kind: 'stretch', which: new Set(open) }
+  if (open.length === 2) {
+    const [a, b] = open as [number, number]
+    const [narrow, wide] = widths[a]! < widths[b]! ? [a, b] : [b, a]
+    const isSide = widths[narrow]! <= SIDE_COLUMN_PX && !drafts[narrow]!.range
+    if (isSide && widths[wide]! >= SIDE_COLUMN_TIMES * widths[narrow]!) {
+      return { kind: 'stretch', which: new Set([wide]) }
+    }
+  }
+  if (open.length === drafts.length && isEven(open.map((i) => widths[i]!), SAME_WIDTH_PX)) {
+    return { kind: 'stretch', which: all }
+  }
+  return { kind: 'shares' }
+}
+
+const heightOf = (
+  { node, natural }: Draft,
+  align: CrossAlign,
+  self: CrossAlign | undefined,
+): Pick<LayoutNode, 'limits'> & { height: LayoutNode['sizing']['height'] } => {
+  const { limits, box } = node
+  if (node.layer.type === 'text') return { height: 'fit', limits }
+  if ((self ?? align) === 'stretch') return { height: 'stretch', limits }
+  if (isShape(node) || natural.height === undefined) return { height: 'fixed', limits }
+  const isShort = natural.height < box.height - 0.5
+  return { height: 'fit', limits: isShort ? { ...limits, minHeight: roundPx(box.height) } : limits }
+}
+
+/** Reads things side by side as a row. The drafts are in order from left to right. */
+export const fitRow = (drafts: readonly Draft[], shell: Shell): Draft => {
+  const { box, isPadded, fills } = shell
+  const boxes = drafts.map((d) => d.node.box)
+  const gaps = boxes.slice(1).map((b, i) => b.x - endOn(boxes[i]!, 'x'))
+  const above = Math.min(...boxes.map((b) => b.y)) - box.y
+  const below = endOn(box, 'y') - Math.max(...boxes.map((b) => endOn(b, 'y')))
+  const top = isPadded ? Math.max(0, roundPx(above)) : 0
+  const bottom = isPadded ? Math.max(0, roundPx(below)) : 0
+  const extent = { top: box.y + top, bottom: endOn(box, 'y') - bottom }
+  const { align, each } = findAlign(drafts, extent)
+
+  const lead = boxes[0]!.x - box.x
+  const trail = endOn(box, 'x') - endOn(boxes.at(-1)!, 'x')
+  const widths = findWidths(drafts, gaps)
+  const own = findAlong(lead, trail, shell)
+  const isOpen = widths.kind !== 'own'
+  const free = !isOpen && (fills || (isPadded && !own.isFitted)) ? findFreeGap(gaps) : undefined
+  // What takes the room that is left reaches the padding on both sides.
+  const along: Along =
+    isOpen || free !== undefined
+      ? {
+          lead: isPadded ? Math.max(0, roundPx(lead)) : 0,
+          trail: isPadded ? Math.max(0, roundPx(trail)) : 0,
+          distribute: 'start',
+          isFitted: false,
+        }
+      : own
+  const isBetween = free !== undefined && drafts.length === 2
+  const { gap, extra } = isBetween
+    ? { gap: 0, extra: gaps.map(() => 0) }
+    : findSpacing(
+        gaps,
+        free === undefined ? undefined : findSpacing(gaps.filter((_, i) => i !== free)).gap,
+      )
+
+  const children = drafts.map((draft, i): LayoutNode => {
+    const { node, range } = draft
+    const set = each[i]!
+    const isAligned = set.has(align)
+    const self = isAligned ? undefined : ORDER.find((a) => a !== 'baseline' && set.has(a))
+    const isPushed = !isBetween && free !== undefined && i === free + 1
+    const left = i === 0 ? (isOpen || isPadded ? 0 : roundPx(lead)) : isPushed ? 0 : extra[i - 1]!
+    const off = isAligned || self ? 0 : roundPx(boxes[i]!.y - extent.top)
+    const margin: Sides = { ...NO_MARGIN, left, top: off }
+    const height = heightOf(draft, align, isAligned ? undefined : (self ?? 'start'))
+    const stretches = widths.kind === 'shares' || (widths.kind === 'stretch' && widths.which.has(i))
+    const isWide = range && !stretches
+    const width = stretches
+      ? 'stretch'
+      : isShape(node) || draft.natural.width === undefined || !(isText(draft) || fitsItself(draft, 'width'))
+        ? 'fixed'
+        : 'fit'
+    const ratio =
+      stretches && node.layer.type === 'image' && isShape(node)
+        ? { ratio: node.box.width / node.box.height }
+        : {}
+    return {
+      ...node,
+      ...ratio,
+      margin,
+      isPushed,
+      limits: { ...height.limits, ...(isWide ? { maxWidth: chooseWidth(range) } : {}) },
+      sizing: { width: isWide ? 'fit' : width, height: 'ratio' in ratio ? 'fit' : height.height },
+      ...(isAligned ? {} : { self: self ?? 'start' }),
+    }
+  })
+  const padding = { top, right: along.trail, bottom, left: along.lead }
+  const shares = drafts.map((d, i) => roundPx(d.node.box.width + (i > 0 ? extra[i - 1]! : 0)))
+  return {
+    node: {
+      ...shellNode(shell),
+      arrangement:
+        widths.kind === 'shares'
+          ? {
+              kind: 'grid',
+              columns: drafts.length,
+              tracks: shares,
+              columnGap: gap,
+              rowGap: 0,
+              padding,
+              align: align === 'baseline' ? 'start' : align,
+            }
+          : {
+              kind: 'row',
+              gap,
+              padding,
+              align,
+              distribute: isBetween ? 'between' : along.distribute,
+              wrap: false,
+            },
+      children,
+    },
+    natural: {
+      width: along.isFitted && !isOpen && free === undefined ? box.width : undefined,
+      height: box.height,
+    },
+  }
+}

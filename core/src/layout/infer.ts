@@ -1,0 +1,382 @@
+import type { Design } from '../design/design.js'
+import { uniteBoxes, type Box } from '../design/geometry.js'
+import { isContainer, type Layer } from '../design/layer.js'
+import type { AutoLayout } from '../design/layout.js'
+import type { TextMeasure } from '../text/measure.js'
+import { endOn } from './axis.js'
+import { doOverlap, type Item } from './bands.js'
+import { arrangeContainer, type Block } from './cut.js'
+import {
+  draftNode,
+  fitsItself,
+  inferredFrame,
+  isLeafShape,
+  isText,
+  type Draft,
+  type Shell,
+} from './draft.js'
+import { fitColumn } from './fit-column.js'
+import { findGrid, findTableColumns, fitGrid, fitTableRow, type TableColumns } from './fit-grid.js'
+import { fitPlain } from './fit-plain.js'
+import { fitRow } from './fit-row.js'
+import { findGraphics } from './find-graphics.js'
+import { joinLines, joinLooseVectors } from './join-pieces.js'
+import { mergeShapes, nestPieces, type Nest } from './nest.js'
+import type { LayoutNode } from './node.js'
+import { overlayNode } from './overlay.js'
+import { separateOverlaps } from './overlaps.js'
+import { collectPieces, type Bundle } from './pieces.js'
+import { isProved } from './prove.js'
+import { draftText } from './text-draft.js'
+
+export type InferOptions = {
+  readonly measure: TextMeasure
+  readonly assets: Design['assets']
+}
+
+/** A shell whose layer is made up when no layer of the file holds exactly its content. */
+type OpenShell = Omit<Shell, 'layer'> & { readonly layer?: Layer | undefined }
+
+const SAME_BOX_PX = 1.01
+
+const isSameBox = (a: Box, b: Box): boolean =>
+  Math.abs(a.x - b.x) <= SAME_BOX_PX &&
+  Math.abs(a.y - b.y) <= SAME_BOX_PX &&
+  Math.abs(endOn(a, 'x') - endOn(b, 'x')) <= SAME_BOX_PX &&
+  Math.abs(endOn(a, 'y') - endOn(b, 'y')) <= SAME_BOX_PX
+
+const toItem = (nest: Nest): Item => ({ box: nest.piece.box, nest, overlays: [] })
+
+const ordersOf = (nest: Nest): number[] => [nest.piece.order, ...nest.content.flatMap(ordersOf)]
+
+const nestsOf = (block: Block): readonly Nest[] => {
+  if (block.kind === 'item') return [block.item.nest, ...block.item.overlays]
+  if (block.kind === 'free') return block.items.map((item) => item.nest)
+  return block.parts.flatMap(nestsOf)
+}
+
+/** The first reading that, laid out again, gives back the boxes; the last is taken as it is. */
+const firstProved = (
+  readings: readonly (() => Draft | undefined)[],
+  drafts: readonly Draft[],
+): Draft | undefined => {
+  for (const read of readings) {
+    const reading = read()
+    if (reading && isProved(reading, drafts)) return reading
+  }
+  return undefined
+}
+
+/** Infers how the contents of one container of the file are laid out; containers in it are asked in turn. */
+export class Inference {
+  private readonly bundles = new Map<string, Layer>()
+
+  constructor(
+    private readonly options: InferOptions,
+    private readonly graphics: ReadonlySet<Layer>,
+  ) {}
+
+  /** A container of the file, which stands at `box` in the coordinates around it. */
+  container(layer: Layer, box: Box): Draft {
+    if (this.graphics.has(layer)) {
+      const node = draftNode(layer, box, { isGraphic: true })
+      return { node, natural: { width: box.width, height: box.height } }
+    }
+    if (isContainer(layer) && layer.type !== 'group' && layer.layout) {
+      return this.stated(layer, layer.layout, box)
+    }
+    const { pieces, bundles } = collectPieces(layer, this.graphics, this.options.assets)
+    const inside = new Inference(this.options, this.graphics)
+    inside.addBundles(bundles)
+    const nests = nestPieces(joinLooseVectors(joinLines(pieces)))
+    const own = { ...box, x: 0, y: 0 }
+    const shell = { layer, absorbed: [], box: own, isPadded: true, fills: true }
+    return moveDraft(inside.fill(shell, nests), box)
+  }
+
+  private addBundles(bundles: readonly Bundle[]): void {
+    // Of bundles around the same content the innermost, which comes last, gives its name.
+    for (const { layer, from, to } of [...bundles].reverse()) this.bundles.set(`${from} ${to}`, layer)
+  }
+
+  /** A container whose auto layout the file states: it is taken as said. */
+  private stated(layer: Layer, layout: AutoLayout, box: Box): Draft {
+    const children: LayoutNode[] = []
+    for (const child of isContainer(layer) ? layer.children : []) {
+      if (!child.visible || child.opacity === 0) continue
+      const draft = this.leaf(child, { ...child.box, x: box.x + child.box.x, y: box.y + child.box.y })
+      if (child.flow === 'out') {
+        children.push(overlayNode(draft, box, false))
+        continue
+      }
+      const { node } = draft
+      const isSized = node.arrangement.kind !== 'free' || node.layer.type === 'text'
+      const sizing = {
+        width: child.sizing.width === 'fit' && !isSized ? 'fixed' : child.sizing.width,
+        height: child.sizing.height === 'fit' && !isSized ? 'fixed' : child.sizing.height,
+      } as const
+      children.push({ ...node, keepsLines: false, sizing, limits: child.limits ?? {} })
+    }
+    const fit = layer.sizing
+    return {
+      node: draftNode(layer, box, { arrangement: layout, children }),
+      natural: {
+        width: fit.width === 'fit' ? box.width : undefined,
+        height: fit.height === 'fixed' ? undefined : box.height,
+      },
+    }
+  }
+
+  /** One layer of the file by itself. */
+  private leaf(layer: Layer, box: Box): Draft {
+    if (layer.type === 'text') return draftText(layer, box, this.options.measure)
+    if (isContainer(layer)) return this.container(layer, box)
+    const isGraphic = this.graphics.has(layer)
+    return {
+      node: draftNode(layer, box, { isGraphic }),
+      natural: { width: box.width, height: box.height },
+    }
+  }
+
+  private nest({ piece, content }: Nest, fills: boolean, table?: TableColumns): Draft {
+    const { layer, box, absorbed, kind } = piece
+    if (kind === 'block') return this.container(layer, box)
+    if (content.length > 0) {
+      const isGraphic = kind === 'graphic'
+      const shell = { layer, absorbed, box, isPadded: true, fills }
+      const draft = this.fill(shell, content, table)
+      return isGraphic ? { ...draft, node: { ...draft.node, isGraphic } } : draft
+    }
+    if (layer.type === 'text') return draftText(layer, box, this.options.measure)
+    const node = draftNode(layer, box, { absorbed, isGraphic: kind === 'graphic' })
+    return { node, natural: { width: box.width, height: box.height } }
+  }
+
+  /** A thing with what lies over it. */
+  private item({ nest, overlays }: Item, fills: boolean, table?: TableColumns): Draft {
+    const draft = this.nest(nest, fills, table)
+    if (overlays.length === 0) return draft
+    const { node } = draft
+    const over = overlays.map((overlay) =>
+      overlayNode(this.nest(overlay, false), node.box, overlay.piece.order < nest.piece.order),
+    )
+    const isHolder = node.children.length > 0 && node.arrangement.kind !== 'free'
+    if (isHolder) return { ...draft, node: { ...node, children: [...node.children, ...over] } }
+    const shell = {
+      layer: inferredFrame(draft, 'Overlay'),
+      absorbed: [],
+      box: node.box,
+      isPadded: false,
+      fills: false,
+    }
+    const held = fitColumn([draft], shell)
+    return {
+      ...held,
+      natural: { ...held.natural, width: held.natural.width ?? node.box.width },
+      node: { ...held.node, children: [...held.node.children, ...over] },
+    }
+  }
+
+  /** A container with its content laid out. */
+  private fill(shell: Shell, content: readonly Nest[], table?: TableColumns): Draft {
+    const [only, ...others] = content
+    if (only && others.length === 0 && isSameBox(shell.box, only.piece.box)) {
+      const isShape = only.piece.kind === 'surface'
+      const merged = isShape && mergeShapes(shell.layer, only.piece.layer)
+      if (merged) {
+        const absorbed = [...shell.absorbed, only.piece.layer.key, ...only.piece.absorbed]
+        return this.fill({ ...shell, layer: merged, absorbed }, only.content)
+      }
+    }
+    const { items, overlays } = separateOverlaps(content.map(toItem))
+    if (items.length === 0) {
+      const node = draftNode(shell.layer, shell.box, { absorbed: shell.absorbed })
+      return { node, natural: { width: shell.box.width, height: shell.box.height } }
+    }
+    const draft = this.block(arrangeContainer(items, shell.box), shell, table)
+    if (overlays.length === 0) return draft
+    const over = overlays.map((overlay) => {
+      const item = toItem(overlay)
+      const isUnder = items.some(
+        (i) => i.nest.piece.order > overlay.piece.order && doOverlap(i, item),
+      )
+      return overlayNode(this.nest(overlay, false), shell.box, isUnder)
+    })
+    return { ...draft, node: { ...draft.node, children: [...draft.node.children, ...over] } }
+  }
+
+  private part(part: Block, fills: boolean, table?: TableColumns): Draft {
+    if (part.kind === 'item') return this.item(part.item, fills, table)
+    const isSection = part.kind !== 'free' && part.isSection === true
+    const orders = nestsOf(part).flatMap(ordersOf)
+    const [from, to] = [Math.min(...orders), Math.max(...orders) + 1]
+    const key = `${from} ${to}`
+    const layer = this.bundles.get(key)
+    this.bundles.delete(key)
+    const box = part.box
+    return this.block(part, { layer, absorbed: [], box, isPadded: isSection, fills }, table)
+  }
+
+  private close(shell: OpenShell, drafts: readonly Draft[], name: string): Shell {
+    return { ...shell, layer: shell.layer ?? inferredFrame(drafts[0]!, name) }
+  }
+
+  private block(block: Block, shell: OpenShell, table?: TableColumns): Draft {
+    switch (block.kind) {
+      case 'item':
+        return this.single(this.item(block.item, true), shell)
+      case 'column':
+        return this.column(block.parts, shell)
+      case 'row': {
+        const drafts = block.parts.map((part) => this.part(part, false))
+        const closed = this.close(shell, drafts, 'Row')
+        const asTable = (): Draft | undefined =>
+          table?.length === drafts.length ? fitTableRow(drafts, table, closed) : undefined
+        return this.settle(
+          drafts,
+          closed,
+          [asTable, () => fitRow(drafts, closed), () => fitPlain('row', drafts, closed)],
+        )
+      }
+      case 'free':
+        return this.free(
+          block.items.map((item) => this.item(item, false)),
+          shell,
+        )
+    }
+  }
+
+  private settle(
+    drafts: readonly Draft[],
+    shell: Shell,
+    readings: readonly (() => Draft | undefined)[],
+  ): Draft {
+    return firstProved(readings, drafts) ?? this.free(drafts, shell)
+  }
+
+  /** The last resort: everything stays where it was drawn. */
+  private free(drafts: readonly Draft[], shell: OpenShell): Draft {
+    const { layer, absorbed, box } = this.close(shell, drafts, 'Overlay')
+    const children = drafts.map((draft) => overlayNode(draft, box, false))
+    const node = draftNode(layer, box, { absorbed, children })
+    return { node, natural: { width: box.width, height: undefined } }
+  }
+
+  /** A container of one thing. */
+  private single(draft: Draft, shell: OpenShell): Draft {
+    const closed = this.close(shell, [draft], 'Box')
+    const { box } = draft.node
+    const [left, right] = [box.x - closed.box.x, endOn(closed.box, 'x') - endOn(box, 'x')]
+    const [above, below] = [box.y - closed.box.y, endOn(closed.box, 'y') - endOn(box, 'y')]
+    const isCentred = Math.abs(left - right) <= 2 && Math.abs(above - below) <= 1 && left > 0
+    const isOwn = isLeafShape(draft) || (isText(draft) && !draft.range) || fitsItself(draft, 'width')
+    const row = (): Draft => fitRow([draft], closed)
+    const column = (): Draft => fitColumn([draft], closed)
+    const readings = isCentred && isOwn ? [row, column] : [column, row]
+    return this.settle([draft], closed, [...readings, () => fitPlain('column', [draft], closed)])
+  }
+
+  private column(parts: readonly Block[], shell: OpenShell): Draft {
+    const rows = parts.map((part) => (part.kind === 'row' ? part.parts.map((p) => p.box) : undefined))
+    const isGrid = rows.every((row) => row !== undefined)
+    const last = parts.at(-1)!
+    const cells =
+      isGrid || (rows.slice(0, -1).every((row) => row !== undefined) && last.kind === 'item')
+        ? rows.map((row) => row ?? [last.box])
+        : undefined
+    const grid = cells && findGrid(cells)
+    if (grid) {
+      const drafts = parts
+        .flatMap((part) => (part.kind === 'row' ? part.parts : [part]))
+        .map((part) => this.part(part, true))
+      const closed = this.close(shell, drafts, 'Grid')
+      const reading = firstProved([() => fitGrid(drafts, grid, closed)], drafts)
+      if (reading) return reading
+    }
+    const union = uniteBoxes(parts.map((part) => part.box))
+    const tables = this.findTables(parts, union)
+    const drafts = parts.map((part, i) => {
+      const table = tables.get(i)
+      const spans =
+        Math.abs(part.box.x - union.x) <= 1 && Math.abs(endOn(part.box, 'x') - endOn(union, 'x')) <= 1
+      const wide =
+        table && part.kind === 'row'
+          ? { ...part, box: { ...part.box, x: union.x, width: union.width } }
+          : part
+      return this.part(wide, spans, table)
+    })
+    const closed = this.close(shell, drafts, 'Column')
+    return this.settle(drafts, closed, [
+      () => fitColumn(drafts, closed),
+      () => fitPlain('column', drafts, closed),
+    ])
+  }
+
+  /** Rows of a column whose cells stand under each other, by the rows' indexes. */
+  private findTables(parts: readonly Block[], union: Box): ReadonlyMap<number, TableColumns> {
+    const found = new Map<number, TableColumns>()
+    let run: { index: number; boxes: readonly Box[] }[] = []
+    const close = (): void => {
+      const rows = run.map(({ boxes }) => boxes)
+      const table = isRagged(rows) ? findTableColumns(rows, union.x, endOn(union, 'x')) : undefined
+      if (table) run.forEach(({ index }) => found.set(index, table))
+      run = []
+    }
+    parts.forEach((part, index) => {
+      if (part.kind === 'item' && part.item.nest.piece.kind === 'line') return
+      const boxes = cellsOf(part)
+      if (!boxes || (run[0] && run[0].boxes.length !== boxes.length)) close()
+      if (boxes) run.push({ index, boxes })
+    })
+    close()
+    return found
+  }
+}
+
+/** The boxes of the cells of a row, also of one with a background. */
+const cellsOf = (part: Block): readonly Box[] | undefined => {
+  if (part.kind === 'row') return part.parts.map((p) => p.box)
+  if (part.kind !== 'item' || part.item.nest.content.length < 2) return undefined
+  const { items } = separateOverlaps(part.item.nest.content.map(toItem))
+  if (items.length < 2) return undefined
+  const inside = arrangeContainer(items, part.box)
+  return inside.kind === 'row' ? inside.parts.map((p) => p.box) : undefined
+}
+
+/** Whether cells end at different places, so that even gaps could not keep the next column in line. */
+const isRagged = (rows: readonly (readonly Box[])[]): boolean => {
+  const [first] = rows
+  if (!first || rows.length < 2) return false
+  return first.slice(1).some((_, x) => {
+    const gaps = rows.map((row) => (row[x + 1]?.x ?? 0) - endOn(row[x]!, 'x'))
+    return Math.max(...gaps) - Math.min(...gaps) > 1
+  })
+}
+
+const moveDraft = (draft: Draft, to: Box): Draft => {
+  const move = (node: LayoutNode): LayoutNode => ({
+    ...node,
+    box: { ...node.box, x: node.box.x + to.x, y: node.box.y + to.y },
+    children: node.children.map(move),
+  })
+  return to.x === 0 && to.y === 0 ? draft : { ...draft, node: move(draft.node) }
+}
+
+/** Boxes counted from the parent's corner, as they are in a design. */
+const toRelative = (node: LayoutNode, parent: Box): LayoutNode => ({
+  ...node,
+  box: { ...node.box, x: node.box.x - parent.x, y: node.box.y - parent.y },
+  children: node.children.map((child) => toRelative(child, node.box)),
+})
+
+/**
+ * Takes a layer with its instances resolved, returns how each layer inside is placed and arranged. Stated
+ * auto layout is taken as said; what has none is read from places and paint order alone, and each reading is
+ * laid out again and kept only when it gives the drawn boxes back. Never changes how the design looks.
+ */
+export const inferLayout = (root: Layer, options: InferOptions): LayoutNode => {
+  const box = { ...root.box, x: 0, y: 0 }
+  const { node } = new Inference(options, findGraphics(root)).container(root, box)
+  return { ...toRelative(node, box), placement: { kind: 'root' } }
+}
+

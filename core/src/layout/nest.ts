@@ -1,0 +1,172 @@
+import { resolveCorners, type Box } from '../design/geometry.js'
+import type { Layer, RectangleLayer } from '../design/layer.js'
+import { areaOf, overlapOn } from './axis.js'
+import type { Piece } from './pieces.js'
+
+/** A piece with what lies on it. */
+export type Nest = { readonly piece: Piece; readonly content: readonly Nest[] }
+
+/** How far content may stick out of its background, in px and in shares of its own size. */
+const STICKS_OUT_PX = 2
+const STICKS_OUT_SHARE = 0.04
+
+const slackOf = (size: number): number => Math.max(STICKS_OUT_PX, size * STICKS_OUT_SHARE)
+
+const covers = (outer: Box, inner: Box): boolean => {
+  const x = slackOf(inner.width)
+  const y = slackOf(inner.height)
+  return (
+    inner.x >= outer.x - x &&
+    inner.y >= outer.y - y &&
+    inner.x + inner.width <= outer.x + outer.width + x &&
+    inner.y + inner.height <= outer.y + outer.height + y &&
+    overlapOn(outer, inner, 'x') > 0.5 * inner.width &&
+    overlapOn(outer, inner, 'y') > 0.5 * inner.height
+  )
+}
+
+/** A picture with a meaning of its own stays a picture; what lies on it is laid over it. */
+const isMeant = (layer: Layer): boolean =>
+  layer.type === 'image' && layer.alt !== undefined && layer.alt !== ''
+
+const canHold = ({ kind, box, layer }: Piece): boolean =>
+  (kind === 'surface' || kind === 'image' || kind === 'graphic') &&
+  box.width >= 8 &&
+  box.height >= 8 &&
+  !isMeant(layer)
+
+/** A picture or drawing holds only what is much smaller; a drawing only texts, since shapes are part of it. */
+const holds = (holder: Piece, piece: Piece): boolean => {
+  if (holder === piece || holder.order >= piece.order || !covers(holder.box, piece.box)) return false
+  const area = areaOf(holder.box)
+  if (areaOf(piece.box) > area * 1.02) return false
+  return holder.kind !== 'graphic' || piece.kind === 'text'
+}
+
+/** The smallest background painted before each piece; a sweep from top to bottom, near n log n. */
+const findHolders = (pieces: readonly Piece[]): ReadonlyMap<Piece, Piece> => {
+  const holders = new Map<Piece, Piece>()
+  const top = (piece: Piece): number => piece.box.y - (canHold(piece) ? slackOf(piece.box.height) : 0)
+  const sorted = [...pieces].sort((a, b) => top(a) - top(b) || a.order - b.order)
+  // Backgrounds start a little early so that content that sticks out finds them.
+  const starts = pieces
+    .filter(canHold)
+    .map((piece) => ({ piece, from: piece.box.y - 2 * slackOf(piece.box.height) - 40 }))
+    .sort((a, b) => a.from - b.from)
+  let next = 0
+  let active: Piece[] = []
+  for (const piece of sorted) {
+    const { y } = piece.box
+    while (next < starts.length && starts[next]!.from <= y) active.push(starts[next++]!.piece)
+    if (active.some((h) => h.box.y + h.box.height < y - 40)) {
+      active = active.filter((h) => h.box.y + h.box.height >= y - 40)
+    }
+    let best: Piece | undefined
+    for (const holder of active) {
+      if (!holds(holder, piece)) continue
+      const smaller = best === undefined ? 1 : areaOf(best.box) - areaOf(holder.box)
+      if (!best || smaller > 0 || (smaller === 0 && holder.order > best.order)) best = holder
+    }
+    if (best) holders.set(piece, best)
+  }
+  return holders
+}
+
+const SAME_BOX_PX = 1.01
+
+const isSameBox = (a: Box, b: Box): boolean =>
+  Math.abs(a.x - b.x) <= SAME_BOX_PX &&
+  Math.abs(a.y - b.y) <= SAME_BOX_PX &&
+  Math.abs(a.width - b.width) <= SAME_BOX_PX &&
+  Math.abs(a.height - b.height) <= SAME_BOX_PX
+
+const isPlain = (layer: Layer): boolean =>
+  layer.opacity === 1 && layer.blend === 'normal' && layer.rotationDeg === 0 && !layer.link
+
+type Shape = Extract<Layer, { fills: unknown; radius: unknown }>
+
+const hasShape = (layer: Layer): layer is Shape => 'fills' in layer && 'radius' in layer
+
+/** Two shapes in one place as one, if a single box can look like both; `below` is painted first. */
+export const mergeShapes = (below: Layer, above: Layer): Layer | undefined => {
+  if (!hasShape(below) || !hasShape(above) || !isPlain(below) || !isPlain(above)) return undefined
+  if (below.strokes.length > 0 && (above.strokes.length > 0 || above.fills.length > 0)) return undefined
+  const same = JSON.stringify(resolveCorners(below.radius)) === JSON.stringify(resolveCorners(above.radius))
+  if (!same && below.fills.length > 0 && above.fills.length > 0) return undefined
+  if (below.effects.length > 0 && above.effects.length > 0) return undefined
+  const radius = below.fills.length > 0 ? below.radius : above.radius
+  const strokesAbove = above.strokes.length > 0
+  if (strokesAbove && !same) return undefined
+  const fills = hideCovered([...below.fills, ...above.fills])
+  return {
+    ...below,
+    fills,
+    strokes: strokesAbove ? above.strokes : below.strokes,
+    radius,
+    effects: [...below.effects, ...above.effects],
+    tokens: mergeTokens(below, above, fills),
+  } as Layer
+}
+
+/** Without the fills that an opaque one covers. */
+const hideCovered = (fills: RectangleLayer['fills']): RectangleLayer['fills'] => {
+  const opaque = fills.findLastIndex(
+    (f) => f.kind === 'solid' && f.opacity === 1 && f.blend === 'normal' && f.color.length === 7,
+  )
+  return opaque > 0 ? fills.slice(opaque) : fills
+}
+
+/** The tokens of each field go with the shape the field is taken from. */
+const mergeTokens = (below: Shape, above: Shape, fills: RectangleLayer['fills']): Layer['tokens'] => {
+  const kept: Record<string, string> = {}
+  const take = (layer: Shape, prefix: string): void => {
+    for (const [path, token] of Object.entries(layer.tokens ?? {})) {
+      if (path.startsWith(prefix)) kept[path] = token
+    }
+  }
+  take(fills[0] === above.fills[0] ? above : below, 'fills.')
+  take(above.strokes.length > 0 ? above : below, 'strokes.')
+  take(below.fills.length > 0 ? below : above, 'radius')
+  take(below.effects.length > 0 ? below : above, 'effects')
+  return Object.keys(kept).length > 0 ? kept : undefined
+}
+
+/** A picture with something on it is the fill of a shape. */
+const asBackground = (piece: Piece): Piece => {
+  if (piece.layer.type !== 'image') return piece
+  const { type: _type, asset, fit, alt: _alt, ...rest } = piece.layer
+  const fill = { kind: 'image', asset, fit, opacity: 1, blend: 'normal' } as const
+  return { ...piece, kind: 'surface', layer: { ...rest, type: 'rectangle', fills: [fill] } }
+}
+
+/**
+ * Which pieces lie on which: a shape that is painted earlier and encloses others is their background,
+ * repeatedly, to any depth. Shapes in one place become one.
+ */
+export const nestPieces = (pieces: readonly Piece[]): readonly Nest[] => {
+  const holders = findHolders(pieces)
+  const contents = new Map<Piece | undefined, Piece[]>()
+  for (const piece of pieces) {
+    const holder = holders.get(piece)
+    const siblings = contents.get(holder)
+    if (siblings) siblings.push(piece)
+    else contents.set(holder, [piece])
+  }
+  const build = (piece: Piece): Nest => {
+    let inside = contents.get(piece) ?? []
+    let whole = inside.length > 0 ? asBackground(piece) : piece
+    for (;;) {
+      const twin = inside.find((p) => p.kind === 'surface' && isSameBox(whole.box, p.box))
+      const merged = twin && mergeShapes(whole.layer, twin.layer)
+      if (!twin || !merged) break
+      whole = {
+        ...whole,
+        layer: merged,
+        absorbed: [...whole.absorbed, twin.layer.key, ...twin.absorbed],
+      }
+      inside = [...inside.filter((p) => p !== twin), ...(contents.get(twin) ?? [])]
+    }
+    return { piece: whole, content: inside.map(build) }
+  }
+  return (contents.get(undefined) ?? []).map(build)
+}

@@ -1,0 +1,66 @@
+import type { Box, Sides } from '../design/geometry.js'
+import type { Layer } from '../design/layer.js'
+import type { AutoLayout, Sizing } from '../design/layout.js'
+
+/** How a container arranges what is in it: as a row, column or grid, or by coordinates. */
+export type Arrangement = AutoLayout | { readonly kind: 'free' }
+
+/** A distance in px from one edge of the parent to the same edge of the layer, or between their middles. */
+export type Anchor = { readonly edge: 'start' | 'centre' | 'end'; readonly px: number }
+
+/** How a layer gets its place: by its parent's arrangement, or anchored over it. */
+export type Placement =
+  | { readonly kind: 'root' }
+  | { readonly kind: 'flow' }
+  /** `isUnder`: it is painted before what stands in the flow. */
+  | { readonly kind: 'overlay'; readonly x: Anchor; readonly y: Anchor; readonly isUnder: boolean }
+
+export type CrossAlign = 'start' | 'centre' | 'end' | 'stretch' | 'baseline'
+
+export type Limits = NonNullable<Layer['limits']>
+
+export type LayoutNode = {
+  /** What it looks like. An inferred container without a look of its own has a frame made for it. */
+  readonly layer: Layer
+  /** Keys of layers whose paint it has taken over. */
+  readonly absorbed: readonly string[]
+  /** In px, from the parent node's top left corner. */
+  readonly box: Box
+  readonly placement: Placement
+  readonly arrangement: Arrangement
+  readonly sizing: { readonly width: Sizing; readonly height: Sizing }
+  readonly limits: Limits
+  /** Distances beyond the parent's gap and padding, in px; negative where layers overlap a little. */
+  readonly margin: Sides
+  /** Across the parent's direction, where that differs from the parent's alignment. */
+  readonly self?: CrossAlign
+  /** Takes the free room of its row before itself. */
+  readonly isPushed: boolean
+  /** Keeps its proportions, width to height, when its width changes. */
+  readonly ratio?: number
+  /** For texts: where its lines stand, when that is not what the layer says. */
+  readonly textAlign?: 'start' | 'centre' | 'end' | 'justify'
+  /** For texts: the lines break where they were drawn, not where the width asks for it. */
+  readonly keepsLines: boolean
+  /** The layer with everything in it is one drawing. */
+  readonly isGraphic: boolean
+  readonly children: readonly LayoutNode[]
+}
+
+export const NO_MARGIN: Sides = { top: 0, right: 0, bottom: 0, left: 0 }
+
+/** Marks the key of a container that stands for no layer of the file: `first~` holds the layer `first`. */
+export const INFERRED = '~'
+
+/** The layer a node's key belongs to: that of an inferred container is its first layer's. */
+export const layerOfNode = (key: string): string => key.replace(/~+$/, '')
+
+/** Visits a node and everything inside it, parents first. */
+export const walkNodes = (
+  node: LayoutNode,
+  visit: (node: LayoutNode, parent: LayoutNode | undefined) => void,
+  parent?: LayoutNode,
+): void => {
+  visit(node, parent)
+  for (const child of node.children) walkNodes(child, visit, node)
+}

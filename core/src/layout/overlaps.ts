@@ -1,0 +1,80 @@
+import { areaOf, overlapOn } from './axis.js'
+import { doOverlap, type Item } from './bands.js'
+import type { Nest } from './nest.js'
+
+/** Of two things that overlap, the one that lies over the other: much smaller, else painted later. */
+const isOver = (a: Item, b: Item): boolean => {
+  const [areaA, areaB] = [areaOf(a.box), areaOf(b.box)]
+  if (areaA < areaB * 0.8) return true
+  if (areaB < areaA * 0.8) return false
+  return a.nest.piece.order > b.nest.piece.order
+}
+
+/** Pairs that overlap, by a sweep from top to bottom. */
+const findPairs = (items: readonly Item[]): [over: Item, under: Item][] => {
+  const pairs: [Item, Item][] = []
+  let active: Item[] = []
+  const sorted = [...items].sort(
+    (a, b) => a.box.y - b.box.y || a.box.x - b.box.x || a.nest.piece.order - b.nest.piece.order,
+  )
+  for (const item of sorted) {
+    active = active.filter((other) => other.box.y + other.box.height > item.box.y)
+    for (const other of active) {
+      if (doOverlap(item, other)) pairs.push(isOver(item, other) ? [item, other] : [other, item])
+    }
+    active.push(item)
+  }
+  return pairs
+}
+
+/** An overlay belongs to what it overlaps when at least this much of it lies there. */
+const BELONGS_SHARE = 0.25
+
+const belongsTo = (over: Item, under: Item): boolean =>
+  overlapOn(over.box, under.box, 'x') * overlapOn(over.box, under.box, 'y') >=
+  BELONGS_SHARE * areaOf(over.box)
+
+export type Separated = {
+  /** What can stand side by side, with its overlays. */
+  readonly items: readonly Item[]
+  /** Overlays of the container as a whole. */
+  readonly overlays: readonly Nest[]
+}
+
+/**
+ * Takes what overlaps others on purpose out of the flow: a badge on a corner belongs to what it lies on,
+ * and what lies between things belongs to their container.
+ */
+export const separateOverlaps = (items: readonly Item[]): Separated => {
+  const pairs = findPairs(items)
+  if (pairs.length === 0) return { items, overlays: [] }
+  const below = new Map<Item, Item[]>()
+  for (const [over, under] of pairs) {
+    const all = below.get(over)
+    if (all) all.push(under)
+    else below.set(over, [under])
+  }
+  const ground = (item: Item, depth = 0): Item | undefined => {
+    const under = below.get(item)
+    if (!under) return item
+    if (under.length !== 1 || !belongsTo(item, under[0]!) || depth > 20) return undefined
+    return ground(under[0]!, depth + 1)
+  }
+  const overlays: Nest[] = []
+  const onItems = new Map<Item, Nest[]>()
+  for (const item of items) {
+    if (!below.has(item)) continue
+    const base = ground(item)
+    if (!base || base === item) overlays.push(item.nest)
+    else onItems.set(base, [...(onItems.get(base) ?? []), item.nest])
+  }
+  return {
+    items: items
+      .filter((item) => !below.has(item))
+      .map((item) => {
+        const own = onItems.get(item)
+        return own ? { ...item, overlays: own } : item
+      }),
+    overlays,
+  }
+}

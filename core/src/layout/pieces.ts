@@ -1,0 +1,193 @@
+import type { Design } from '../design/design.js'
+import { resolveCorners, type Box, type Corners } from '../design/geometry.js'
+import {
+  childrenOf,
+  isContainer,
+  type ContainerLayer,
+  type ImageLayer,
+  type Layer,
+} from '../design/layer.js'
+
+/** A layer that takes room in a container, in the container's coordinates. */
+export type Piece = {
+  readonly layer: Layer
+  /** What it covers, with strokes that reach outside. */
+  readonly box: Box
+  /** Place in paint order. */
+  readonly order: number
+  /**
+   * `surface`: a painted shape that may be the background of others; `block`: a container that is laid out
+   * by itself.
+   */
+  readonly kind: 'text' | 'image' | 'graphic' | 'surface' | 'line' | 'block'
+  /** Keys of layers whose paint it has taken over. */
+  readonly absorbed: readonly string[]
+}
+
+/** A group or frame that only holds layers together: what it holds are the pieces from `from` up to `to`. */
+export type Bundle = { readonly layer: Layer; readonly from: number; readonly to: number }
+
+export type Pieces = { readonly pieces: readonly Piece[]; readonly bundles: readonly Bundle[] }
+
+const grow = (box: Box, by: number): Box => ({
+  x: box.x - by,
+  y: box.y - by,
+  width: box.width + 2 * by,
+  height: box.height + 2 * by,
+})
+
+const growCorners = (corners: Corners, by: number): Corners => {
+  const one = (radius: number): number => (radius > 0 ? radius + by : 0)
+  return {
+    topLeft: one(corners.topLeft),
+    topRight: one(corners.topRight),
+    bottomRight: one(corners.bottomRight),
+    bottomLeft: one(corners.bottomLeft),
+  }
+}
+
+/**
+ * A layer with its stroke inside: one that reaches outside makes the box larger. What is seen stays the
+ * same, and the box says what it covers.
+ */
+export const withStrokeInside = (layer: Layer, box: Box): { layer: Layer; box: Box } => {
+  if (!('strokes' in layer) || layer.type === 'path' || layer.type === 'line') return { layer, box }
+  const stroke = layer.strokes.at(-1)
+  if (!stroke || typeof stroke.width !== 'number' || stroke.align === 'inside') return { layer, box }
+  const by = stroke.align === 'centre' ? stroke.width / 2 : stroke.width
+  const strokes = [...layer.strokes.slice(0, -1), { ...stroke, align: 'inside' as const }]
+  const radius = 'radius' in layer ? { radius: growCorners(resolveCorners(layer.radius), by) } : {}
+  return { layer: { ...layer, strokes, ...radius } as Layer, box: grow(box, by) }
+}
+
+/** An upright line as the thin box it paints. */
+const lineBox = (layer: Layer & { type: 'line' }, box: Box): Box => {
+  const widths = layer.strokes.map(({ width }) =>
+    typeof width === 'number' ? width : Math.max(...Object.values(width)),
+  )
+  const width = Math.max(0, ...widths)
+  return box.height <= box.width
+    ? { x: box.x, y: box.y - width / 2, width: box.width, height: width }
+    : { x: box.x - width / 2, y: box.y, width, height: box.height }
+}
+
+const isPainted = (layer: Layer): boolean =>
+  ('fills' in layer && layer.fills.length > 0) ||
+  ('strokes' in layer && layer.strokes.length > 0) ||
+  layer.effects.length > 0
+
+/** A container that changes how its content looks as a whole, leads somewhere, or is a unit of its own. */
+const isUnit = (layer: ContainerLayer): boolean =>
+  layer.opacity !== 1 ||
+  layer.blend !== 'normal' ||
+  layer.rotationDeg !== 0 ||
+  layer.link !== undefined ||
+  layer.type === 'component' ||
+  (layer.type === 'group'
+    ? layer.mask !== undefined || layer.effects.length > 0
+    : layer.layout !== undefined || layer.effects.some((e) => e.kind === 'blur')) ||
+  // A resolved instance: the keys inside begin with its own.
+  layer.children.some((child) => child.key.startsWith(`${layer.key}/`))
+
+const isShown = (layer: Layer): boolean => layer.visible && layer.opacity > 0
+
+/** Whether something inside sticks out of a container that clips it, or fills its rounded corners. */
+const cuts = (layer: ContainerLayer): boolean => {
+  if (!('clip' in layer) || !layer.clip) return false
+  const { width, height } = layer.box
+  const reachesOut = (inside: Layer, left: number, top: number): boolean => {
+    if (!isShown(inside)) return false
+    const { box } = inside
+    const [x, y] = [left + box.x, top + box.y]
+    const sticksOut =
+      x < -0.5 || y < -0.5 || x + box.width > width + 0.5 || y + box.height > height + 0.5
+    return sticksOut || childrenOf(inside).some((child) => reachesOut(child, x, y))
+  }
+  return layer.children.some((child) => reachesOut(child, 0, 0))
+}
+
+// Half a px of the picture may be cut off more on one side than on the other.
+const CENTRED_PX = 1
+
+/**
+ * A clipping frame around one larger picture, with as much cut off on opposite sides: the picture, covering
+ * the frame. Undefined when it is anything else.
+ */
+const asCroppedPicture = (
+  layer: ContainerLayer,
+  assets: Design['assets'],
+): ImageLayer | undefined => {
+  if (layer.type !== 'frame' || !layer.clip || layer.layout || layer.fills.length > 0) return undefined
+  const [only, ...others] = layer.children.filter(isShown)
+  if (only?.type !== 'image' || others.length > 0 || only.rotationDeg !== 0 || layer.rotationDeg !== 0)
+    return undefined
+  const { x, y, width, height } = only.box
+  const right = layer.box.width - x - width
+  const bottom = layer.box.height - y - height
+  const isCovering = [x, y, right, bottom].every((side) => side <= CENTRED_PX)
+  const isCentred = Math.abs(x - right) <= CENTRED_PX && Math.abs(y - bottom) <= CENTRED_PX
+  const asset = assets[only.asset]
+  const isWhole = asset?.width !== undefined && asset.height !== undefined
+  const ratio = isWhole ? asset.width! / asset.height! : width / height
+  const isTrue = only.fit === 'cover' || Math.abs(width / height / ratio - 1) < 0.02
+  if (!isCovering || !isCentred || !isTrue) return undefined
+  return {
+    ...only,
+    fit: 'cover',
+    radius: layer.radius,
+    strokes: layer.strokes,
+    effects: layer.effects,
+    opacity: only.opacity * layer.opacity,
+    ...(layer.link ? { link: layer.link } : {}),
+  }
+}
+
+const kindOf = (layer: Layer): Piece['kind'] =>
+  layer.type === 'text' || layer.type === 'image' || layer.type === 'line' ? layer.type : 'surface'
+
+/**
+ * What a container holds, as a flat list in paint order. Groups and frames that only hold layers together
+ * dissolve; a painted frame leaves its paint behind as a surface under its content.
+ */
+export const collectPieces = (
+  container: Layer,
+  graphics: ReadonlySet<Layer>,
+  assets: Design['assets'],
+): Pieces => {
+  const pieces: Piece[] = []
+  const bundles: Bundle[] = []
+  const add = (layer: Layer, box: Box, kind: Piece['kind'], absorbed: string[] = []): void => {
+    pieces.push({ layer, box, kind, order: pieces.length, absorbed })
+  }
+  const visit = (layer: Layer, left: number, top: number): void => {
+    if (!isShown(layer)) return
+    const box = { ...layer.box, x: layer.box.x + left, y: layer.box.y + top }
+    if (graphics.has(layer)) return add(layer, box, 'graphic')
+    if (!isContainer(layer)) {
+      if (layer.type === 'line') return add(layer, lineBox(layer, box), 'line')
+      const inside = withStrokeInside(layer, box)
+      return add(inside.layer, inside.box, kindOf(layer))
+    }
+    const cropped = asCroppedPicture(layer, assets)
+    if (cropped) {
+      const inside = withStrokeInside({ ...cropped, box }, box)
+      return add(inside.layer, inside.box, 'image', [layer.key])
+    }
+    if (isUnit(layer) || cuts(layer)) return add(layer, box, 'block')
+    const from = pieces.length
+    if (layer.type !== 'group' && isPainted(layer)) {
+      const bare = { ...layer, children: [], clip: layer.clip && layer.radius !== 0 }
+      const inside = withStrokeInside(bare, box)
+      add(inside.layer, inside.box, 'surface')
+    }
+    for (const child of layer.children) visit(child, box.x, box.y)
+    if (pieces.length > from) bundles.push({ layer, from, to: pieces.length })
+  }
+  // The mask of a group is no content of it.
+  const shown =
+    container.type === 'group' && container.mask
+      ? container.children.slice(1)
+      : childrenOf(container)
+  for (const child of shown) visit(child, 0, 0)
+  return { pieces, bundles }
+}

@@ -1,0 +1,210 @@
+import { resolveSides, type Box } from '../design/geometry.js'
+import type { LayoutNode } from './node.js'
+
+/** How large a child is when the width it may take is known, in px. */
+export type Measured = {
+  readonly node: LayoutNode
+  /** Without limits: as wide as its content on one line. Undefined: as wide as it may be. */
+  readonly widest: number | undefined
+  /** Its height at a width. */
+  height(width: number): number
+}
+
+type Flow = Exclude<LayoutNode['arrangement'], { kind: 'free' }>
+
+const clamp = (value: number, least = 0, most = Infinity): number =>
+  Math.max(least, Math.min(most, value))
+
+const clampWidth = (value: number, { limits }: LayoutNode): number =>
+  clamp(value, limits.minWidth, limits.maxWidth)
+
+const heightAt = (child: Measured, width: number): number => {
+  const { node } = child
+  if (node.ratio !== undefined) return width / node.ratio
+  const height = node.sizing.height === 'fixed' ? node.box.height : child.height(width)
+  return clamp(height, node.limits.minHeight, node.limits.maxHeight)
+}
+
+/** The width of a child that may be at most `room` wide, and takes it all when `takes`. */
+const widthIn = (child: Measured, room: number, takes: boolean): number => {
+  const { node } = child
+  if (node.sizing.width === 'fixed') return clampWidth(node.box.width, node)
+  if (node.sizing.width === 'stretch' || takes) return clampWidth(room, node)
+  return clampWidth(Math.min(child.widest ?? room, room), node)
+}
+
+const alignOffset = (align: string, room: number, size: number): number =>
+  align === 'centre' ? (room - size) / 2 : align === 'end' ? room - size : 0
+
+type Extent = { readonly width: number; readonly height: number | undefined }
+
+const solveColumn = (
+  flow: Extract<Flow, { kind: 'column' }>,
+  children: readonly Measured[],
+  { width, height }: Extent,
+): Box[] => {
+  const padding = resolveSides(flow.padding)
+  const inner = width - padding.left - padding.right
+  const boxes: Box[] = []
+  let y = padding.top
+  children.forEach((child, i) => {
+    const { node } = child
+    const { margin } = node
+    const room = inner - margin.left - margin.right
+    const self = node.self ?? flow.align
+    const w = widthIn(child, room, self === 'stretch' && node.sizing.width !== 'fit')
+    y += margin.top + (i > 0 ? flow.gap : 0)
+    const h = heightAt(child, w)
+    boxes.push({ x: padding.left + margin.left + alignOffset(self, room, w), y, width: w, height: h })
+    y += h + margin.bottom
+  })
+  const free = height === undefined ? 0 : height - padding.bottom - y
+  if (free <= 0 || flow.distribute === 'start') return boxes
+  const count = children.length - 1
+  return boxes.map((box, i) => {
+    const shift =
+      flow.distribute === 'centre'
+        ? free / 2
+        : flow.distribute === 'end'
+          ? free
+          : count > 0
+            ? (free * i) / count
+            : 0
+    return { ...box, y: box.y + shift }
+  })
+}
+
+/** CSS Flexible Box Layout 1, 9.7, for children that share what is left or shrink where it is not enough. */
+const shareWidths = (children: readonly Measured[], inner: number, gap: number): number[] => {
+  const outer = (node: LayoutNode): number => node.margin.left + node.margin.right
+  const gaps = gap * Math.max(0, children.length - 1)
+  const fixed = new Map<number, number>()
+  children.forEach((child, i) => {
+    if (child.node.sizing.width !== 'stretch') fixed.set(i, widthIn(child, inner, false))
+  })
+  const margins = children.reduce((sum, { node }) => sum + outer(node), 0)
+  // A child that meets a limit keeps it, and the others share the rest anew.
+  for (;;) {
+    const taken = [...fixed.values()].reduce((sum, w) => sum + w, 0)
+    const open = children.flatMap((_, i) => (fixed.has(i) ? [] : [i]))
+    const share = open.length === 0 ? 0 : Math.max(0, (inner - gaps - margins - taken) / open.length)
+    const limited = open.find((i) => clampWidth(share, children[i]!.node) !== share)
+    if (limited === undefined) return children.map((_, i) => fixed.get(i) ?? share)
+    fixed.set(limited, clampWidth(share, children[limited]!.node))
+  }
+}
+
+const solveRow = (
+  flow: Extract<Flow, { kind: 'row' }>,
+  children: readonly Measured[],
+  baselines: readonly (number | undefined)[],
+  { width, height }: Extent,
+): Box[] => {
+  const padding = resolveSides(flow.padding)
+  const inner = width - padding.left - padding.right
+  const widths = shareWidths(children, inner, flow.gap)
+  const heights = children.map((child, i) => heightAt(child, widths[i]!))
+  const isBased = (i: number): boolean =>
+    (children[i]!.node.self ?? flow.align) === 'baseline' && baselines[i] !== undefined
+  const deepest = Math.max(0, ...children.map((_, i) => (isBased(i) ? baselines[i]! : 0)))
+  const needed = children.map(({ node }, i) =>
+    isBased(i)
+      ? deepest - baselines[i]! + heights[i]!
+      : node.margin.top + heights[i]! + node.margin.bottom,
+  )
+  const line =
+    height === undefined ? Math.max(0, ...needed) : height - padding.top - padding.bottom
+  const used =
+    widths.reduce((sum, w, i) => sum + w + children[i]!.node.margin.left + children[i]!.node.margin.right, 0) +
+    flow.gap * Math.max(0, children.length - 1)
+  const free = Math.max(0, inner - used)
+  const pushed = children.filter(({ node }) => node.isPushed).length
+  const lead =
+    pushed > 0
+      ? 0
+      : flow.distribute === 'centre'
+        ? free / 2
+        : flow.distribute === 'end'
+          ? free
+          : 0
+  const between =
+    pushed === 0 && flow.distribute === 'between' && children.length > 1
+      ? free / (children.length - 1)
+      : 0
+  let x = padding.left + lead
+  return children.map(({ node }, i) => {
+    const { margin } = node
+    if (i > 0) x += flow.gap + between
+    if (node.isPushed) x += free / pushed
+    x += margin.left
+    const self = node.self ?? flow.align
+    const room = line - margin.top - margin.bottom
+    const h = node.sizing.height === 'stretch' ? room : heights[i]!
+    const y = isBased(i) ? deepest - baselines[i]! : margin.top + alignOffset(self, room, h)
+    const box = { x, y: padding.top + y, width: widths[i]!, height: h }
+    x += widths[i]! + margin.right
+    return box
+  })
+}
+
+const solveGrid = (
+  flow: Extract<Flow, { kind: 'grid' }>,
+  children: readonly Measured[],
+  { width, height }: Extent,
+): Box[] => {
+  const padding = resolveSides(flow.padding)
+  const inner = width - padding.left - padding.right - flow.columnGap * (flow.columns - 1)
+  const tracks = flow.tracks ?? Array.from({ length: flow.columns }, () => 1)
+  const total = tracks.reduce((sum, t) => sum + t, 0)
+  const widths = tracks.map((t) => (inner * t) / total)
+  const starts: number[] = []
+  widths.reduce((x, w) => {
+    starts.push(x)
+    return x + w + flow.columnGap
+  }, padding.left)
+  const boxes: Box[] = []
+  let y = padding.top
+  const rows = Math.ceil(children.length / flow.columns)
+  for (let row = 0; row < rows; row++) {
+    const cells = children.slice(row * flow.columns, (row + 1) * flow.columns)
+    const sizes = cells.map((cell, x) => {
+      const room = widths[x]! - cell.node.margin.left - cell.node.margin.right
+      const w = widthIn(cell, room, cell.node.sizing.width === 'stretch')
+      return { width: w, height: heightAt(cell, w) }
+    })
+    const only = rows === 1 && height !== undefined ? height - padding.top - padding.bottom : undefined
+    const line =
+      only ??
+      Math.max(0, ...sizes.map((s, i) => s.height + cells[i]!.node.margin.top + cells[i]!.node.margin.bottom))
+    cells.forEach(({ node }, x) => {
+      const room = line - node.margin.top - node.margin.bottom
+      const isStretched = node.sizing.height === 'stretch'
+      const h = isStretched ? room : sizes[x]!.height
+      const self = node.self ?? flow.align
+      boxes.push({
+        x: starts[x]! + node.margin.left,
+        y: y + node.margin.top + alignOffset(self, room, h),
+        width: sizes[x]!.width,
+        height: h,
+      })
+    })
+    y += line + flow.rowGap
+  }
+  return boxes
+}
+
+/**
+ * Where a container puts the children that stand in its flow, in px from its corner, as browsers do
+ * (CSS Flexible Box Layout 1 and CSS Grid Layout 1, for what our arrangements use of them). `height`
+ * undefined: as high as the content.
+ */
+export const solveFlow = (
+  flow: Flow,
+  children: readonly Measured[],
+  baselines: readonly (number | undefined)[],
+  extent: Extent,
+): Box[] => {
+  if (flow.kind === 'column') return solveColumn(flow, children, extent)
+  if (flow.kind === 'row') return solveRow(flow, children, baselines, extent)
+  return solveGrid(flow, children, extent)
+}
