@@ -93,6 +93,70 @@ const isSideBar = (items: readonly Item[], extent: number): boolean => {
   )
 }
 
+/** Things of one line stand level: their middles or their upper edges agree. */
+const isLevel = (row: readonly (readonly Item[])[]): boolean => {
+  const boxes = row.flat().map((item) => item.box)
+  const spread = (values: readonly number[]): number => Math.max(...values) - Math.min(...values)
+  return (
+    row.every((cell) => cell.length <= 1) &&
+    (spread(boxes.map((b) => b.y + b.height / 2)) <= 4 || spread(boxes.map((b) => b.y)) <= 2)
+  )
+}
+
+const filledRows = ({ cells }: Table, x: number): number =>
+  cells.filter((row) => row[x]!.length > 0).length
+
+// Where labels stand this evenly they are a list of their own.
+const EVEN_PX = 4
+const LEVEL_MIDDLE_PX = 6
+const LEVEL_TOP_PX = 10
+/** So many labels must stand beside something. */
+const LABELLED_SHARE = 0.75
+
+/**
+ * Whether the left of two columns labels what stands in the right one: each label is level with something
+ * there, and the labels follow its rhythm rather than one of their own.
+ */
+export const isLabelledList = (
+  rows: readonly (readonly Item[])[],
+  columns: readonly River[],
+): boolean => {
+  if (columns.length !== 2) return false
+  const table = toTable(rows, columns)
+  const labelled = table.cells.filter((row) => row[0]!.length > 0)
+  if (labelled.length < 2 || labelled.length >= filledRows(table, 1)) return false
+  const isOneEach = labelled.every((row) => row[0]!.length === 1)
+  if (!isOneEach || table.cells[0]![0]!.length === 0) return false
+  const beside = labelled.filter((row) => {
+    const label = row[0]![0]!.box
+    return row[1]!.some(
+      ({ box }) =>
+        Math.abs(box.y + box.height / 2 - label.y - label.height / 2) <= LEVEL_MIDDLE_PX ||
+        Math.abs(box.y - label.y) <= LEVEL_TOP_PX,
+    )
+  })
+  const tops = labelled.map((row) => row[0]![0]!.box.y)
+  const steps = tops.slice(1).map((top, i) => top - tops[i]!)
+  const isBeside = beside.length >= LABELLED_SHARE * labelled.length
+  return isBeside && Math.max(...steps) - Math.min(...steps) > EVEN_PX
+}
+
+// A column with fewer entries than this share of the other's only adds to some of them.
+const ASIDE_SHARE = 0.6
+
+/** Whether one of two columns only adds something, on the same line, to some entries of the other. */
+const isListWithAsides = (table: Table): boolean => {
+  const { cells } = table
+  const [a, b] = [filledRows(table, 0), filledRows(table, 1)]
+  const both = cells.filter((row) => row[0]!.length > 0 && row[1]!.length > 0)
+  return (
+    both.length > 0 &&
+    Math.min(a, b) <= ASIDE_SHARE * Math.max(a, b) &&
+    both.length === Math.min(a, b) &&
+    both.every(isLevel)
+  )
+}
+
 /**
  * Rows that leave the same columns free between them can be read as rows of cells, or as columns side by
  * side. Cells of a table look alike down a column; columns of one kind of thing look alike across a row;
@@ -122,6 +186,7 @@ export const chooseColumns = (
       margin: Math.min(1, Math.abs(Math.log(ratio / needed))),
     }
   }
+  if (columns.length === 2 && isListWithAsides(table)) return { columnsFirst: false, margin: 1 }
   const top = topOf(rows[0]!)
   const bottom = Math.max(...rows.map(bottomOf))
   const inColumns = columns.map((_, x) => table.cells.flatMap((row) => row[x]!))

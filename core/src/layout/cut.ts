@@ -1,7 +1,10 @@
 import { uniteBoxes, type Box } from '../design/geometry.js'
-import { endOn, sizeOn, startOn, type Axis } from './axis.js'
+import { endOn, startOn, type Axis } from './axis.js'
 import { cutBands, type Item } from './bands.js'
-import { addToColumns, chooseColumns, columnsOf, type River } from './columns-first.js'
+import { addToColumns, chooseColumns, columnsOf, isLabelledList, type River } from './columns-first.js'
+import { borderFromLines, withEdges, type EdgeLines } from './edge-lines.js'
+import { findGrid, type GridReading } from './fit-grid.js'
+import type { Piece } from './pieces.js'
 import { signItems } from './signature.js'
 
 /** How the contents of a container stand to each other. */
@@ -13,6 +16,17 @@ export type Block =
       readonly box: Box
       /** Reaches from edge to edge of its container and up to its neighbours: a section of a page. */
       readonly isSection?: boolean
+      /** Lines that run along its edges, as its border. */
+      readonly edges?: EdgeLines
+    }
+  /** Cells in rows and columns of one width, in reading order. */
+  | {
+      readonly kind: 'grid'
+      readonly parts: readonly Block[]
+      readonly box: Box
+      readonly grid: GridReading
+      /** The same cells as rows, should the grid not hold. */
+      readonly rows: readonly Block[]
     }
   /** Nothing separates them: they stay where they are. */
   | { readonly kind: 'free'; readonly items: readonly Item[]; readonly box: Box }
@@ -92,6 +106,35 @@ const groupRepeats = (parts: readonly Block[], kind: 'row' | 'column'): readonly
   ]
 }
 
+/** The parts of a row; one thing is a row of one. */
+const cellsIn = (part: Block): readonly Block[] | undefined =>
+  part.kind === 'row' ? part.parts : part.kind === 'item' ? [part] : undefined
+
+/** Rows one under the other whose cells form a grid become one part. */
+const joinGrids = (parts: readonly Block[]): readonly Block[] => {
+  const joined: Block[] = []
+  for (let i = 0; i < parts.length;) {
+    let best: { rows: readonly (readonly Block[])[]; grid: GridReading } | undefined
+    const rows: (readonly Block[])[] = []
+    for (const part of parts.slice(i)) {
+      const cells = cellsIn(part)
+      if (!cells || (rows[0] && cells.length > rows[0].length)) break
+      rows.push(cells)
+      const grid = findGrid(rows.map((row) => row.map((cell) => cell.box)))
+      if (grid) best = { rows: [...rows], grid }
+      else if (rows.length > 1) break
+    }
+    if (best) {
+      const cells = best.rows.flat()
+      const box = uniteBoxes(cells.map((cell) => cell.box))
+      const rows = parts.slice(i, i + best.rows.length)
+      joined.push({ kind: 'grid', parts: cells, box, grid: best.grid, rows })
+      i += best.rows.length
+    } else joined.push(parts[i++]!)
+  }
+  return joined
+}
+
 type Run = { readonly rows: readonly Item[][]; readonly columns: readonly River[] }
 
 /** The longest run of rows from `from` on that leave the same columns free. */
@@ -127,6 +170,23 @@ const completeStart = (rows: readonly Item[][], extents: readonly (readonly Rive
   return to < 2 ? undefined : { rows: rows.slice(0, to), columns }
 }
 
+/** Each label with all that stands beside and under it, up to the next label. */
+const arrangeEntries = ({ rows, columns }: Run): Block[] => {
+  const edge = (columns[0]!.to + columns[1]!.from) / 2
+  const entries: { label: Item[]; content: Item[] }[] = []
+  for (const row of rows) {
+    const label = row.filter((item) => item.box.x < edge)
+    const content = row.filter((item) => item.box.x >= edge)
+    const last = entries.at(-1)
+    if (label.length > 0 || !last) entries.push({ label, content })
+    else last.content.push(...content)
+  }
+  return entries.map(({ label, content }) => {
+    const parts = [label, content].filter((items) => items.length > 0).map(arrange)
+    return line('row', parts)
+  })
+}
+
 /** Runs of rows that are better read as columns side by side become one part each. */
 const joinColumns = (rows: readonly Item[][]): Block[] => {
   const extents = rows.map(columnsOf)
@@ -135,6 +195,12 @@ const joinColumns = (rows: readonly Item[][]): Block[] => {
     const complete = completeStart(rows.slice(i), extents.slice(i))
     const runs = [findRun(rows, extents, i), complete].filter((run) => run !== undefined)
     const chosen = runs.find((run) => chooseColumns(run.rows, run.columns).columnsFirst)
+    const labelled = runs.find((run) => isLabelledList(run.rows, run.columns))
+    if (labelled) {
+      parts.push(...arrangeEntries(labelled))
+      i += labelled.rows.length
+      continue
+    }
     if (chosen) {
       const items = chosen.rows.flat()
       parts.push(line('row', groupRepeats(cutBands(items, 'x').map(arrange), 'row')))
@@ -149,19 +215,85 @@ const joinColumns = (rows: readonly Item[][]): Block[] => {
   return parts
 }
 
+const isLevelLine = (part: Block): boolean =>
+  part.kind === 'item' && part.item.nest.piece.kind === 'line' && part.box.width > part.box.height
+
+/**
+ * Columns beside something tall that are one list: entries with what belongs to each on the same line. Cut
+ * along the tall thing they fell apart.
+ */
+const joinLists = (columns: readonly Item[][]): Item[][] => {
+  if (columns.length < 3) return [...columns]
+  const joined: Item[][] = [columns[0]!]
+  for (const column of columns.slice(1)) {
+    const both = [...joined.at(-1)!, ...column]
+    const rows = cutBands(both, 'y')
+    const extents = rows.map(columnsOf)
+    const shared = extents.filter((row) => row.length > 1).length
+    const rivers = extents.reduce<readonly River[] | undefined>(
+      (all, row) => all && (addToColumns(all, row) ?? (all.length > 1 ? undefined : all)),
+      extents[0],
+    )
+    const isList =
+      rows.length > 2 &&
+      shared > 1 &&
+      rivers?.length === 2 &&
+      !chooseColumns(rows, rivers).columnsFirst
+    if (isList) joined[joined.length - 1] = both
+    else joined.push(column)
+  }
+  return joined
+}
+
 /** Reads how things stand to each other from their places alone. */
 export const arrange = (items: readonly Item[]): Block => {
   if (items.length === 1) return { kind: 'item', item: items[0]!, box: items[0]!.box }
   const rows = cutBands(items, 'y')
-  if (rows.length > 1) return line('column', groupRepeats(joinColumns(rows), 'column'))
+  if (rows.length > 1) {
+    const parts = groupRepeats(joinGrids(joinColumns(rows)), 'column')
+    const box = uniteBoxes(parts.map((part) => part.box))
+    return line('column', parts.some(isLevelLine) ? findSections(parts, box) : parts)
+  }
   const columns = cutBands(items, 'x')
-  if (columns.length > 1) return line('row', groupRepeats(columns.map(arrange), 'row'))
+  if (columns.length > 1) {
+    return line('row', groupRepeats(joinLists(columns).map(arrange), 'row'))
+  }
   return { kind: 'free', items, box: boxOf(items) }
 }
 
 // What is nearly as wide as its container reaches from edge to edge.
 const EDGE_PX = 2
-const LEAST_INSET_PX = 16
+const LEAST_INSET_PX = 8
+
+const lineOf = (part: Block | undefined): Piece | undefined =>
+  part && isLevelLine(part) && part.kind === 'item' ? part.item.nest.piece : undefined
+
+/** A section with the lines above and below it as its border, if a border can look like them. */
+const withBorder = (section: Section, above: Piece | undefined, below: Piece | undefined): Section => {
+  const edges = { ...(above ? { top: above } : {}), ...(below ? { bottom: below } : {}) }
+  return borderFromLines(edges) ? { ...section, edges, box: withEdges(section.box, edges) } : section
+}
+
+type Section = Extract<Block, { kind: 'row' | 'column' }>
+
+/** Lines between sections become borders: each of the section under it, the last of the one above it. */
+const takeLines = (parts: readonly Block[]): readonly Block[] => {
+  const isSection = (part: Block | undefined): part is Section =>
+    part !== undefined && 'isSection' in part && part.isSection === true
+  const taken = new Set<Block>()
+  const bordered = parts.map((part, i) => {
+    if (!isSection(part)) return part
+    const above = lineOf(parts[i - 1])
+    const below = isSection(parts[i + 2]) ? undefined : lineOf(parts[i + 1])
+    const next = withBorder(part, above, below)
+    if (next !== part) {
+      if (above) taken.add(parts[i - 1]!)
+      if (below) taken.add(parts[i + 1]!)
+    }
+    return next
+  })
+  return bordered.filter((part) => !taken.has(part))
+}
 
 /**
  * Between parts that reach from edge to edge of a page, what stands loose is a section of its own, with the
@@ -170,32 +302,39 @@ const LEAST_INSET_PX = 16
 const findSections = (parts: readonly Block[], bounds: Box): readonly Block[] => {
   const isFull = ({ box }: Block): boolean =>
     box.x <= bounds.x + EDGE_PX && endOn(box, 'x') >= endOn(bounds, 'x') - EDGE_PX
-  const isHigh = (part: Block): boolean => isFull(part) && sizeOn(part.box, 'y') > 8
-  if (!parts.some(isHigh)) return parts
+  if (!parts.some(isFull)) return parts
   const sections: Block[] = []
   let loose: Block[] = []
-  const close = (next: number): void => {
+  const close = (next: Block | undefined): void => {
     if (loose.length === 0) return
     const inset = Math.min(
       ...loose.flatMap(({ box }) => [box.x - bounds.x, endOn(bounds, 'x') - endOn(box, 'x')]),
     )
-    if (loose.length < 2 || inset < LEAST_INSET_PX) sections.push(...loose)
-    else {
-      const last = sections.at(-1)
-      const from = last ? endOn(last.box, 'y') : bounds.y
-      const box = { x: bounds.x, y: from, width: bounds.width, height: next - from }
-      sections.push({ kind: 'column', parts: loose, box, isSection: true })
-    }
+    const last = sections.at(-1)
+    const from = last ? endOn(last.box, 'y') : bounds.y
+    const to = next ? next.box.y : endOn(bounds, 'y')
+    const box = { x: bounds.x, y: from, width: bounds.width, height: to - from }
+    const [only] = loose
+    const isBesideLine = lineOf(last) !== undefined || lineOf(next) !== undefined
+    if (loose.length === 1 && (only!.kind === 'row' || only!.kind === 'column')) {
+      const isSection = inset >= LEAST_INSET_PX || isBesideLine
+      sections.push(isSection ? { ...only!, box, isSection } : only!)
+    } else if (loose.length > 1 && inset >= LEAST_INSET_PX) {
+      const inner = uniteBoxes(loose.map((part) => part.box))
+      const parts = loose.some(isLevelLine) ? findSections(loose, inner) : loose
+      sections.push({ kind: 'column', parts, box, isSection: true })
+    } else sections.push(...loose)
     loose = []
   }
   for (const part of parts) {
-    if (isFull(part)) {
-      close(part.box.y)
+    const isRow = part.kind === 'row' && lineOf(sections.at(-1)) !== undefined
+    if (isFull(part) && !isRow) {
+      close(part)
       sections.push(part)
     } else loose.push(part)
   }
-  close(endOn(uniteBoxes(loose.map((part) => part.box)), 'y'))
-  return sections
+  close(undefined)
+  return takeLines(sections)
 }
 
 /** Reads how the contents of a container stand, whose box is `bounds`. */

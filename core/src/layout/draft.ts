@@ -1,4 +1,4 @@
-import type { Box } from '../design/geometry.js'
+import { resolveSides, type Box, type Sides } from '../design/geometry.js'
 import type { FrameLayer, Layer } from '../design/layer.js'
 import { INFERRED, NO_MARGIN, type LayoutNode } from './node.js'
 import type { WidthRange } from './text-width.js'
@@ -45,12 +45,32 @@ export type Shell = {
   readonly fills: boolean
 }
 
+/** Widths of the border inside a shell's box, in px: content cannot stand on it. */
+export const borderOf = (layer: Layer | undefined): Sides => {
+  const stroke = layer && 'strokes' in layer && layer.type !== 'path' ? layer.strokes.at(-1) : undefined
+  return stroke?.align === 'inside' ? resolveSides(stroke.width) : NO_MARGIN
+}
+
+/** The part of a shell that content can take. */
+export const insideOf = (layer: Layer | undefined, box: Box): Box => {
+  const { top, right, bottom, left } = borderOf(layer)
+  return {
+    x: box.x + left,
+    y: box.y + top,
+    width: box.width - left - right,
+    height: box.height - top - bottom,
+  }
+}
+
 /** The frame of a container that stands for no layer of the file. */
-export const inferredFrame = (first: Draft, name: string): FrameLayer => ({
+export const inferredFrame = (first: Draft, name: string): FrameLayer =>
+  plainFrame(`${first.node.layer.key}${INFERRED}`, name, first.node.box)
+
+export const plainFrame = (key: string, name: string, box: Box): FrameLayer => ({
   type: 'frame',
-  key: `${first.node.layer.key}${INFERRED}`,
+  key,
   name,
-  box: first.node.box,
+  box,
   visible: true,
   opacity: 1,
   blend: 'normal',
@@ -71,9 +91,9 @@ export const isText = ({ node }: Draft): boolean => node.layer.type === 'text'
 export const fitsItself = ({ node, natural }: Draft, axis: 'width' | 'height'): boolean =>
   natural[axis] !== undefined && Math.abs(natural[axis] - node.box[axis]) <= 0.51
 
-/** Shapes, pictures and drawings without content are as large as they are drawn. */
+/** Shapes, pictures, drawings, and boxes whose content does not flow, are as large as they are drawn. */
 export const isShape = (node: LayoutNode): boolean =>
-  node.layer.type !== 'text' && node.children.length === 0 && node.arrangement.kind === 'free'
+  node.layer.type !== 'text' && node.arrangement.kind === 'free'
 
 export const isLeafShape = ({ node }: Draft): boolean => isShape(node)
 

@@ -17,6 +17,15 @@ const VECTORS: ReadonlySet<Layer['type']> = new Set([
   'rectangle',
 ])
 
+/** A frame that does nothing but cut off what reaches out of it. */
+const isBareClip = (layer: Layer): boolean =>
+  layer.type === 'frame' &&
+  layer.clip &&
+  !layer.layout &&
+  layer.fills.length === 0 &&
+  layer.strokes.length === 0 &&
+  layer.children.length > 0
+
 type Contents = {
   readonly isVector: boolean
   readonly hasDrawing: boolean
@@ -31,13 +40,16 @@ type Contents = {
 export const findGraphics = (root: Layer): ReadonlySet<Layer> => {
   const graphics = new Set<Layer>()
   const visit = (layer: Layer): Contents => {
-    let isVector = VECTORS.has(layer.type)
+    const isClip = isBareClip(layer)
+    let isVector = VECTORS.has(layer.type) || isClip
+    let isInsideVector = true
     let hasDrawing = needsDrawing(layer)
     let hasText = layer.type === 'text'
     for (const child of childrenOf(layer)) {
       const inside = visit(child)
       if (!child.visible) continue
       isVector &&= inside.isVector
+      isInsideVector &&= inside.isVector
       hasDrawing ||= inside.hasDrawing
       hasText ||= inside.hasText
     }
@@ -46,7 +58,9 @@ export const findGraphics = (root: Layer): ReadonlySet<Layer> => {
       ? !hasText
       : layer.type === 'group'
         ? isVector && hasDrawing
-        : needsDrawing(layer)
+        : isClip
+          ? isInsideVector && hasDrawing
+          : needsDrawing(layer)
     if (isOne) graphics.add(layer)
     return { isVector, hasDrawing, hasText }
   }

@@ -1,6 +1,15 @@
 import { roundPx, type Sides } from '../design/geometry.js'
 import { endOn } from './axis.js'
-import { fitsItself, isLeafShape, isShape, isText, shellNode, type Draft, type Shell } from './draft.js'
+import {
+  borderOf,
+  fitsItself,
+  isLeafShape,
+  isShape,
+  isText,
+  shellNode,
+  type Draft,
+  type Shell,
+} from './draft.js'
 import { NO_MARGIN, type CrossAlign, type LayoutNode, type Limits } from './node.js'
 import { findSpacing } from './spacing.js'
 
@@ -9,6 +18,10 @@ const SAME_PX = 1
 const SAME_MIDDLE_PX = 2
 /** More room than this below the content than above it is free room, not padding. */
 const FREE_ROOM_PX = 24
+
+/** Wider room beside a line of text is left over, and this much padding is enough. */
+const WIDEST_PADDING_PX = 64
+const NARROW_PADDING_PX = 16
 
 type Hold = 'start' | 'centre' | 'end'
 
@@ -83,6 +96,12 @@ const acrossBox = (draft: Draft, left: number, right: number): Across => {
   return { hold: 'full', stretches: true, limits: {}, left: roundPx(left), right: roundPx(right) }
 }
 
+/** A line of text with less room to spare than this may break by the rounding of another font engine. */
+const SPARE_PX = 4
+
+/** Whether a line of text fills its room so nearly that it must be kept from breaking. */
+export const isTight = (width: number, room: number): boolean => room - width < SPARE_PX
+
 /** How all children of a column are aligned: what the boxes among them ask for, texts follow. */
 const alignOf = (drafts: readonly Draft[], across: readonly Across[]): CrossAlign => {
   const holds = new Set(across.map((a) => a.hold))
@@ -95,24 +114,30 @@ const alignOf = (drafts: readonly Draft[], across: readonly Across[]): CrossAlig
 
 type Padding = { readonly left: number; readonly right: number }
 
-const findPadding = (drafts: readonly Draft[], { box, isPadded }: Shell): Padding => {
+const findPadding = (drafts: readonly Draft[], { layer, box, isPadded }: Shell): Padding => {
   if (!isPadded) return { left: 0, right: 0 }
+  const least = borderOf(layer)
   const lefts = drafts.map(({ node }) => node.box.x - box.x)
   const rights = drafts.map(({ node }) => endOn(box, 'x') - endOn(node.box, 'x'))
-  const left = Math.max(0, Math.min(...lefts))
-  const right = Math.max(0, Math.min(...rights))
+  const left = Math.max(least.left, Math.min(...lefts))
+  const right = Math.max(least.right, Math.min(...rights))
   const isCentred = lefts.every((l, i) => Math.abs(l - rights[i]!) <= SAME_MIDDLE_PX)
-  if (isCentred) return { left: Math.min(left, right), right: Math.min(left, right) }
+  if (isCentred) {
+    const even = Math.min(left, right)
+    const isLoose = even > WIDEST_PADDING_PX && drafts.every((d) => isText(d) && !d.range)
+    return isLoose ? { left: NARROW_PADDING_PX, right: NARROW_PADDING_PX } : { left: even, right: even }
+  }
   // Content that ends earlier on one side than it begins on the other just is not longer.
   if (right > left && Math.abs(right - left) > SAME_PX) return { left, right: left }
   return { left, right }
 }
 
 const childNode = (
-  { node, natural }: Draft,
+  { node, natural, range }: Draft,
   across: Across,
   align: CrossAlign,
   above: number,
+  room: number,
 ): LayoutNode => {
   const text = node.layer.type === 'text'
   const { hold } = across
@@ -140,6 +165,7 @@ const childNode = (
       height: natural.height === undefined || isShape(node) ? 'fixed' : 'fit',
     },
     ...textAlign,
+    ...(text && !range && isTight(node.box.width, room) ? { keepsLines: true } : {}),
     ...(needsSelf ? { self: held } : {}),
     ...(node.layer.type === 'image' && isStretched && isShape(node)
       ? { ratio: node.box.width / node.box.height, sizing: { width: 'stretch', height: 'fit' } }
@@ -162,11 +188,12 @@ export const fitColumn = (drafts: readonly Draft[], shell: Shell): Draft => {
   const { gap, extra } = findSpacing(gaps)
   const above = drafts[0]!.node.box.y - box.y
   const below = endOn(box, 'y') - endOn(drafts.at(-1)!.node.box, 'y')
-  const top = isPadded ? Math.max(0, roundPx(above)) : 0
+  const border = isPadded ? borderOf(shell.layer) : NO_MARGIN
+  const top = isPadded ? Math.max(border.top, roundPx(above)) : 0
   const isOpen = isPadded && below > Math.max(0, above) + FREE_ROOM_PX
-  const bottom = isPadded ? Math.max(0, roundPx(isOpen ? above : below)) : 0
+  const bottom = isPadded ? Math.max(border.bottom, roundPx(isOpen ? above : below)) : 0
   const children = drafts.map((draft, i) =>
-    childNode(draft, across[i]!, align, roundPx((i > 0 ? extra[i - 1]! : 0) + (i === 0 ? above - top : 0))),
+    childNode(draft, across[i]!, align, roundPx((i > 0 ? extra[i - 1]! : 0) + (i === 0 ? above - top : 0)), width),
   )
   const inner = drafts.map(({ natural, range }, i) =>
     range || natural.width === undefined || across[i]!.limits.maxWidth !== undefined
@@ -174,7 +201,7 @@ export const fitColumn = (drafts: readonly Draft[], shell: Shell): Draft => {
       : natural.width + across[i]!.left + across[i]!.right,
   )
   const fitted = inner.every((w) => w !== undefined) ? Math.max(...inner) + left + right : undefined
-  const missing = Math.min(0, below)
+  const missing = Math.min(0, below - border.bottom)
   return {
     node: {
       ...shellNode(shell),

@@ -1,7 +1,8 @@
-import { roundPx, type Box } from '../design/geometry.js'
+import { resolveSides, roundPx, type Box, type Sides } from '../design/geometry.js'
 import { endOn } from './axis.js'
-import { isShape, isText, shellNode, type Draft, type Shell } from './draft.js'
-import { NO_MARGIN, type LayoutNode } from './node.js'
+import { fitsItself, isShape, isText, shellNode, type Draft, type Shell } from './draft.js'
+import { chooseWidth, isTight } from './fit-column.js'
+import { NO_MARGIN, type LayoutNode, type Limits } from './node.js'
 
 const SAME_PX = 1.5
 
@@ -57,13 +58,26 @@ export const fitGrid = (
     bottom: side(endOn(box, 'y') - Math.max(...boxes.map((b) => endOn(b, 'y')))),
     right: side(endOn(box, 'x') - Math.max(...boxes.map((b) => endOn(b, 'x')))),
   }
-  const children = drafts.map(({ node }): LayoutNode => {
+  const rowHeights = new Map<number, number>()
+  boxes.forEach((b, i) => {
+    const row = Math.floor(i / columns)
+    rowHeights.set(row, Math.max(rowHeights.get(row) ?? 0, b.height))
+  })
+  const isLevel = boxes.every((b, i) => rowHeights.get(Math.floor(i / columns))! - b.height <= 1)
+  const children = drafts.map(({ node, natural }): LayoutNode => {
     const isPicture = node.layer.type === 'image' && isShape(node)
     return {
       ...node,
       sizing: {
         width: node.isGraphic && node.children.length === 0 ? 'fixed' : 'stretch',
-        height: isText({ node } as Draft) || isPicture ? 'fit' : isShape(node) ? 'fixed' : 'stretch',
+        height:
+          node.layer.type === 'text' || isPicture
+            ? 'fit'
+            : isShape(node) || natural.height === undefined
+              ? 'fixed'
+              : isLevel
+                ? 'stretch'
+                : 'fit',
       },
       ...(isPicture ? { ratio: node.box.width / node.box.height } : {}),
     }
@@ -71,12 +85,78 @@ export const fitGrid = (
   return {
     node: {
       ...shellNode(shell),
-      arrangement: { kind: 'grid', columns, columnGap, rowGap, padding, align: 'stretch' },
+      arrangement: {
+        kind: 'grid',
+        columns,
+        columnGap,
+        rowGap,
+        padding,
+        align: isLevel ? 'stretch' : 'start',
+      },
       children,
     },
     natural: { width: undefined, height: box.height },
   }
 }
+
+const holdIn = (box: Box, cell: Box): 'start' | 'centre' | 'end' | undefined => {
+  const before = box.x - cell.x
+  const after = endOn(cell, 'x') - endOn(box, 'x')
+  if (Math.abs(before) <= 1) return 'start'
+  if (Math.abs(before - after) <= 2) return 'centre'
+  return Math.abs(after) <= 1 ? 'end' : undefined
+}
+
+/** A row of columns of one width, whatever the width of what stands in them. */
+export const fitEven = (
+  drafts: readonly Draft[],
+  cells: readonly Box[],
+  grid: GridReading,
+  shell: Shell,
+): Draft => {
+  const fitted = fitGrid(drafts, grid, shell)
+  const { box, isPadded } = shell
+  const top = isPadded ? box.y + resolveSides(paddingOf(fitted)).top : box.y
+  const bottom = isPadded ? endOn(box, 'y') - resolveSides(paddingOf(fitted)).bottom : endOn(box, 'y')
+  const side = { left: cells[0]!.x - box.x, right: endOn(box, 'x') - endOn(cells.at(-1)!, 'x') }
+  const isTop = drafts.every((d) => Math.abs(d.node.box.y - top) <= 0.5)
+  const isMiddle = drafts.every(
+    (d) => Math.abs(d.node.box.y - top - (bottom - endOn(d.node.box, 'y'))) <= 1,
+  )
+  const align = isTop ? 'start' : isMiddle ? 'centre' : 'start'
+  const children = drafts.map((draft, i): LayoutNode => {
+    const { node, natural } = draft
+    const hold = holdIn(node.box, cells[i]!)
+    const isOwn = isShape(node) || isText(draft) || fitsItself(draft, 'width')
+    const isWhole = Math.abs(node.box.width - cells[i]!.width) <= 1
+    const left = hold === 'start' || isText(draft) || isWhole ? 0 : roundPx(node.box.x - cells[i]!.x)
+    return {
+      ...node,
+      limits: { ...node.limits, ...limitText(draft, cells[i]!.width) },
+      margin: { ...NO_MARGIN, left, top: align === 'centre' ? 0 : roundPx(node.box.y - top) },
+      sizing: {
+        width: isText(draft) || isWhole || !isOwn ? 'stretch' : isShape(node) ? 'fixed' : 'fit',
+        height: isShape(node) || natural.height === undefined ? 'fixed' : 'fit',
+      },
+      ...(isText(draft) && !draft.range && hold ? { textAlign: hold } : {}),
+      ...(isText(draft) && !draft.range && isTight(node.box.width, cells[i]!.width)
+        ? { keepsLines: true }
+        : {}),
+    }
+  })
+  const { arrangement } = fitted.node
+  if (arrangement.kind !== 'grid') return fitted
+  const padding = isPadded
+    ? { ...resolveSides(arrangement.padding), left: roundPx(side.left), right: roundPx(side.right) }
+    : arrangement.padding
+  return {
+    ...fitted,
+    node: { ...fitted.node, arrangement: { ...arrangement, padding, align }, children },
+  }
+}
+
+const paddingOf = ({ node }: Draft): number | Sides =>
+  node.arrangement.kind === 'free' ? 0 : node.arrangement.padding
 
 /** How the cells of one column stand in it. */
 type TableColumn = {
@@ -121,6 +201,10 @@ export const findTableColumns = (
   return table.every((column) => column.to - column.from >= 1) ? table : undefined
 }
 
+/** Keeps a text's lines where the room it gets would break them elsewhere. */
+export const limitText = ({ range }: Draft, room: number): Limits =>
+  range && (room <= range.least || room >= range.most) ? { maxWidth: chooseWidth(range) } : {}
+
 /** One row of a table, its cells in the columns all rows share. */
 export const fitTableRow = (drafts: readonly Draft[], table: TableColumns, shell: Shell): Draft => {
   const { box, isPadded } = shell
@@ -139,23 +223,26 @@ export const fitTableRow = (drafts: readonly Draft[], table: TableColumns, shell
     const before = roundPx(node.box.x - from)
     const after = roundPx(to - endOn(node.box, 'x'))
     const stands = isText(draft)
+    const isOwn = isShape(node) || fitsItself(draft, 'width')
     const margin =
       hold === 'start'
-        ? { left: before, right: 0 }
+        ? { left: before, right: stands || isOwn ? 0 : after }
         : hold === 'end'
-          ? { left: stands ? 0 : before, right: after }
+          ? { left: stands || !isOwn ? 0 : before, right: after }
           : { left: Math.max(0, roundPx(before - after)), right: Math.max(0, roundPx(after - before)) }
-    const isOwn = isShape(node) || natural.width !== undefined
+    const room = to - from - margin.left - margin.right
     return {
       ...node,
+      limits: { ...node.limits, ...limitText(draft, room) },
       margin: { ...NO_MARGIN, ...margin, top: isCentred ? 0 : roundPx(node.box.y - contentTop) },
       sizing: {
         width: stands ? 'stretch' : isShape(node) ? 'fixed' : isOwn ? 'fit' : 'stretch',
         height: isShape(node) || natural.height === undefined ? 'fixed' : 'fit',
       },
       ...(stands && hold !== 'start' ? { textAlign: hold } : {}),
+      ...(stands && !draft.range && isTight(node.box.width, room) ? { keepsLines: true } : {}),
       ...(!stands && hold === 'centre'
-        ? { margin: { ...NO_MARGIN, left: before, top: isCentred ? 0 : roundPx(node.box.y - contentTop) } }
+        ? { margin: { ...NO_MARGIN, left: before, right: isOwn ? 0 : after, top: isCentred ? 0 : roundPx(node.box.y - contentTop) } }
         : {}),
     }
   })

@@ -2,7 +2,6 @@ import { roundPx } from '../design/geometry.js'
 import { endOn } from './axis.js'
 import { fitsItself, isShape, isText, shellNode, type Draft, type Shell } from './draft.js'
 import { NO_MARGIN, type LayoutNode } from './node.js'
-import { chooseWidth } from './fit-column.js'
 
 /** A row or column where every child keeps its size and its exact distance: the reading without a thought. */
 export const fitPlain = (
@@ -24,13 +23,15 @@ export const fitPlain = (
       ...node,
       margin: { ...NO_MARGIN, left: roundPx(left), top: roundPx(top) },
       sizing: {
-        width: isOwn ? 'fit' : 'fixed',
+        width: isOwn && !range ? 'fit' : 'fixed',
         height: isShape(node) || (isShort && !isText(draft)) ? 'fixed' : 'fit',
       },
-      limits: range ? { ...node.limits, maxWidth: chooseWidth(range) } : node.limits,
     }
   })
-  const common = { gap: 0, padding: 0, align: 'start', distribute: 'start', wrap: false } as const
+  const last = Math.max(...drafts.map(({ node }) => endOn(node.box, 'y')))
+  const bottom = Math.max(0, roundPx(endOn(box, 'y') - last))
+  const padding = { ...NO_MARGIN, bottom }
+  const common = { gap: 0, padding, align: 'start', distribute: 'start', wrap: false } as const
   return {
     node: { ...shellNode(shell), arrangement: { kind, ...common }, children },
     natural: { width: undefined, height: box.height },

@@ -1,6 +1,15 @@
 import { roundPx, type Sides } from '../design/geometry.js'
 import { endOn } from './axis.js'
-import { fitsItself, isLeafShape, isShape, isText, shellNode, type Draft, type Shell } from './draft.js'
+import {
+  borderOf,
+  fitsItself,
+  isLeafShape,
+  isShape,
+  isText,
+  shellNode,
+  type Draft,
+  type Shell,
+} from './draft.js'
 import { chooseWidth } from './fit-column.js'
 import { NO_MARGIN, type CrossAlign, type LayoutNode } from './node.js'
 import { findSpacing } from './spacing.js'
@@ -67,14 +76,15 @@ type Along = {
 
 /** The padding of a row whose children all have their own size, and where they stand in the room left. */
 const findAlong = (lead: number, trail: number, shell: Shell): Along => {
-  const room = { lead: Math.max(0, roundPx(lead)), trail: Math.max(0, roundPx(trail)) }
+  const least = borderOf(shell.layer)
+  const room = { lead: Math.max(least.left, roundPx(lead)), trail: Math.max(least.right, roundPx(trail)) }
   if (!shell.isPadded) return { lead: 0, trail: 0, distribute: 'start', isFitted: true }
   if (Math.abs(lead - trail) <= 2 * SAME_MIDDLE_PX) {
     const even = roundPx((room.lead + room.trail) / 2)
     if (even <= WIDEST_PADDING_PX) {
       return { lead: even, trail: even, distribute: 'centre', isFitted: true }
     }
-    return { lead: 0, trail: 0, distribute: 'centre', isFitted: false }
+    return { lead: least.left, trail: least.right, distribute: 'centre', isFitted: false }
   }
   const isSnug = Math.max(lead, trail) <= WIDEST_PADDING_PX / 2 && trail <= 3 * Math.max(4, lead)
   if (isSnug) return { ...room, distribute: 'start', isFitted: true }
@@ -148,8 +158,9 @@ export const fitRow = (drafts: readonly Draft[], shell: Shell): Draft => {
   const gaps = boxes.slice(1).map((b, i) => b.x - endOn(boxes[i]!, 'x'))
   const above = Math.min(...boxes.map((b) => b.y)) - box.y
   const below = endOn(box, 'y') - Math.max(...boxes.map((b) => endOn(b, 'y')))
-  const top = isPadded ? Math.max(0, roundPx(above)) : 0
-  const bottom = isPadded ? Math.max(0, roundPx(below)) : 0
+  const border = isPadded ? borderOf(shell.layer) : NO_MARGIN
+  const top = isPadded ? Math.max(border.top, roundPx(above)) : 0
+  const bottom = isPadded ? Math.max(border.bottom, roundPx(below)) : 0
   const extent = { top: box.y + top, bottom: endOn(box, 'y') - bottom }
   const { align, each } = findAlign(drafts, extent)
 
@@ -163,8 +174,8 @@ export const fitRow = (drafts: readonly Draft[], shell: Shell): Draft => {
   const along: Along =
     isOpen || free !== undefined
       ? {
-          lead: isPadded ? Math.max(0, roundPx(lead)) : 0,
-          trail: isPadded ? Math.max(0, roundPx(trail)) : 0,
+          lead: isPadded ? Math.max(border.left, roundPx(lead)) : 0,
+          trail: isPadded ? Math.max(border.right, roundPx(trail)) : 0,
           distribute: 'start',
           isFitted: false,
         }
@@ -177,8 +188,12 @@ export const fitRow = (drafts: readonly Draft[], shell: Shell): Draft => {
         free === undefined ? undefined : findSpacing(gaps.filter((_, i) => i !== free)).gap,
       )
 
+  // What a single open child would get.
+  const taken = boxes.reduce((sum, b) => sum + b.width, 0) + gaps.reduce((sum, g) => sum + g, 0)
+  const inner = box.width - along.lead - along.trail
   const children = drafts.map((draft, i): LayoutNode => {
     const { node, range } = draft
+    const room = inner - taken + node.box.width
     const set = each[i]!
     const isAligned = set.has(align)
     const self = isAligned ? undefined : ORDER.find((a) => a !== 'baseline' && set.has(a))
@@ -187,7 +202,9 @@ export const fitRow = (drafts: readonly Draft[], shell: Shell): Draft => {
     const off = isAligned || self ? 0 : roundPx(boxes[i]!.y - extent.top)
     const margin: Sides = { ...NO_MARGIN, left, top: off }
     const height = heightOf(draft, align, isAligned ? undefined : (self ?? 'start'))
-    const stretches = widths.kind === 'shares' || (widths.kind === 'stretch' && widths.which.has(i))
+    const isOpenHere = widths.kind === 'shares' || (widths.kind === 'stretch' && widths.which.has(i))
+    const isTooWide = range !== undefined && (room <= range.least || room >= range.most)
+    const stretches = isOpenHere && !(isTooWide && widths.kind === 'stretch')
     const isWide = range && !stretches
     const width = stretches
       ? 'stretch'
@@ -206,6 +223,7 @@ export const fitRow = (drafts: readonly Draft[], shell: Shell): Draft => {
       limits: { ...height.limits, ...(isWide ? { maxWidth: chooseWidth(range) } : {}) },
       sizing: { width: isWide ? 'fit' : width, height: 'ratio' in ratio ? 'fit' : height.height },
       ...(isAligned ? {} : { self: self ?? 'start' }),
+      ...(isText(draft) && !range ? { keepsLines: true } : {}),
     }
   })
   const padding = { top, right: along.trail, bottom, left: along.lead }

@@ -10,23 +10,27 @@ import {
   draftNode,
   fitsItself,
   inferredFrame,
+  insideOf,
+  plainFrame,
   isLeafShape,
   isText,
   type Draft,
   type Shell,
 } from './draft.js'
 import { fitColumn } from './fit-column.js'
-import { findGrid, findTableColumns, fitGrid, fitTableRow, type TableColumns } from './fit-grid.js'
+import { findTableColumns, fitEven, fitGrid, fitTableRow, type TableColumns } from './fit-grid.js'
 import { fitPlain } from './fit-plain.js'
 import { fitRow } from './fit-row.js'
 import { findGraphics } from './find-graphics.js'
 import { joinLines, joinLooseVectors } from './join-pieces.js'
 import { mergeShapes, nestPieces, type Nest } from './nest.js'
-import type { LayoutNode } from './node.js'
+import { borderFromLines, tokensOfLines } from './edge-lines.js'
+import { INFERRED, type LayoutNode } from './node.js'
 import { overlayNode } from './overlay.js'
 import { separateOverlaps } from './overlaps.js'
 import { collectPieces, type Bundle } from './pieces.js'
-import { isProved } from './prove.js'
+import { findPitch } from './pitch.js'
+import { EXACT_PX, isProved, JITTER_PX } from './prove.js'
 import { draftText } from './text-draft.js'
 
 export type InferOptions = {
@@ -35,7 +39,11 @@ export type InferOptions = {
 }
 
 /** A shell whose layer is made up when no layer of the file holds exactly its content. */
-type OpenShell = Omit<Shell, 'layer'> & { readonly layer?: Layer | undefined }
+type OpenShell = Omit<Shell, 'layer'> & {
+  readonly layer?: Layer | undefined
+  /** The box of the container around it: how far a container without a look of its own may reach. */
+  readonly room?: Box
+}
 
 const SAME_BOX_PX = 1.01
 
@@ -60,11 +68,11 @@ const firstProved = (
   readings: readonly (() => Draft | undefined)[],
   drafts: readonly Draft[],
 ): Draft | undefined => {
-  for (const read of readings) {
-    const reading = read()
-    if (reading && isProved(reading, drafts)) return reading
-  }
-  return undefined
+  const made = readings.map((read) => read()).filter((reading) => reading !== undefined)
+  return (
+    made.find((reading) => isProved(reading, drafts, EXACT_PX)) ??
+    made.find((reading) => isProved(reading, drafts, JITTER_PX))
+  )
 }
 
 /** Infers how the contents of one container of the file are laid out; containers in it are asked in turn. */
@@ -193,7 +201,8 @@ export class Inference {
       const node = draftNode(shell.layer, shell.box, { absorbed: shell.absorbed })
       return { node, natural: { width: shell.box.width, height: shell.box.height } }
     }
-    const draft = this.block(arrangeContainer(items, shell.box), shell, table)
+    const bounds = insideOf(shell.layer, shell.box)
+    const draft = this.block(arrangeContainer(items, bounds), shell, table)
     if (overlays.length === 0) return draft
     const over = overlays.map((overlay) => {
       const item = toItem(overlay)
@@ -205,16 +214,28 @@ export class Inference {
     return { ...draft, node: { ...draft.node, children: [...draft.node.children, ...over] } }
   }
 
-  private part(part: Block, fills: boolean, table?: TableColumns): Draft {
+  /** `room` is the box of the container it stands in. */
+  private part(part: Block, room: Box, fills: boolean, table?: TableColumns): Draft {
     if (part.kind === 'item') return this.item(part.item, fills, table)
-    const isSection = part.kind !== 'free' && part.isSection === true
+    const isSection = 'isSection' in part && part.isSection === true
     const orders = nestsOf(part).flatMap(ordersOf)
     const [from, to] = [Math.min(...orders), Math.max(...orders) + 1]
     const key = `${from} ${to}`
-    const layer = this.bundles.get(key)
+    const bundle = this.bundles.get(key)
     this.bundles.delete(key)
     const box = part.box
-    return this.block(part, { layer, absorbed: [], box, isPadded: isSection, fills }, table)
+    const edges = 'edges' in part ? (part.edges ?? {}) : {}
+    const border = borderFromLines(edges)
+    const lines = [edges.top, edges.bottom].filter((line) => line !== undefined)
+    const absorbed = lines.flatMap((line) => [line.layer.key, ...line.absorbed])
+    const frame = (named: { readonly key: string; readonly name: string }): Layer => ({
+      ...plainFrame(named.key, named.name, box),
+      ...(border ? { strokes: [border], tokens: tokensOfLines(edges) } : {}),
+    })
+    const layer = border
+      ? frame(bundle ?? { key: `${lines[0]!.layer.key}${INFERRED}`, name: 'Row' })
+      : bundle
+    return this.block(part, { layer, absorbed, box, room, isPadded: isSection, fills }, table)
   }
 
   private close(shell: OpenShell, drafts: readonly Draft[], name: string): Shell {
@@ -227,8 +248,16 @@ export class Inference {
         return this.single(this.item(block.item, true), shell)
       case 'column':
         return this.column(block.parts, shell)
+      case 'grid': {
+        const drafts = block.parts.map((part) => this.part(part, shell.box, true))
+        const closed = this.close(shell, drafts, 'Grid')
+        const reading = firstProved([() => fitGrid(drafts, block.grid, closed)], drafts)
+        return reading ?? this.column(block.rows, shell)
+      }
       case 'row': {
-        const drafts = block.parts.map((part) => this.part(part, false))
+        const even = this.evenRow(block.parts, shell)
+        if (even) return even
+        const drafts = block.parts.map((part) => this.part(part, shell.box, false))
         const closed = this.close(shell, drafts, 'Row')
         const asTable = (): Draft | undefined =>
           table?.length === drafts.length ? fitTableRow(drafts, table, closed) : undefined
@@ -246,12 +275,38 @@ export class Inference {
     }
   }
 
+  /** Columns of one width whose contents are narrower. */
+  private evenRow(parts: readonly Block[], shell: OpenShell): Draft | undefined {
+    const boxes = parts.map((part) => part.box)
+    const isWorth = parts.some((part) => part.kind === 'column' || part.kind === 'row')
+    const pitch = isWorth ? findPitch(boxes, shell.isPadded ? shell.box : (shell.room ?? shell.box)) : undefined
+    if (!pitch || parts.some((part) => part.kind === 'free')) return undefined
+    const kept = new Map(this.bundles)
+    const drafts = parts.map((part, i) => {
+      const cell = pitch.cells[i]!
+      return this.part(part.kind === 'item' ? part : { ...part, box: cell }, cell, true)
+    })
+    const cells = uniteBoxes(pitch.cells)
+    const union = uniteBoxes(boxes)
+    const box = shell.isPadded ? shell.box : { ...union, x: cells.x, width: cells.width }
+    const closed = this.close({ ...shell, box }, drafts, 'Row')
+    const grid = { columns: parts.length, columnGap: pitch.gap, rowGap: 0 }
+    const reading = firstProved([() => fitEven(drafts, pitch.cells, grid, closed)], drafts)
+    if (!reading) for (const [key, layer] of kept) this.bundles.set(key, layer)
+    return reading
+  }
+
   private settle(
     drafts: readonly Draft[],
     shell: Shell,
     readings: readonly (() => Draft | undefined)[],
   ): Draft {
-    return firstProved(readings, drafts) ?? this.free(drafts, shell)
+    const [plain, ...nice] = [...readings].reverse()
+    return (
+      firstProved(nice.reverse(), drafts) ??
+      firstProved([plain!], drafts) ??
+      this.free(drafts, shell)
+    )
   }
 
   /** The last resort: everything stays where it was drawn. */
@@ -267,8 +322,7 @@ export class Inference {
     const closed = this.close(shell, [draft], 'Box')
     const { box } = draft.node
     const [left, right] = [box.x - closed.box.x, endOn(closed.box, 'x') - endOn(box, 'x')]
-    const [above, below] = [box.y - closed.box.y, endOn(closed.box, 'y') - endOn(box, 'y')]
-    const isCentred = Math.abs(left - right) <= 2 && Math.abs(above - below) <= 1 && left > 0
+    const isCentred = Math.abs(left - right) <= 2 && left > 0 && !isText(draft)
     const isOwn = isLeafShape(draft) || (isText(draft) && !draft.range) || fitsItself(draft, 'width')
     const row = (): Draft => fitRow([draft], closed)
     const column = (): Draft => fitColumn([draft], closed)
@@ -277,22 +331,6 @@ export class Inference {
   }
 
   private column(parts: readonly Block[], shell: OpenShell): Draft {
-    const rows = parts.map((part) => (part.kind === 'row' ? part.parts.map((p) => p.box) : undefined))
-    const isGrid = rows.every((row) => row !== undefined)
-    const last = parts.at(-1)!
-    const cells =
-      isGrid || (rows.slice(0, -1).every((row) => row !== undefined) && last.kind === 'item')
-        ? rows.map((row) => row ?? [last.box])
-        : undefined
-    const grid = cells && findGrid(cells)
-    if (grid) {
-      const drafts = parts
-        .flatMap((part) => (part.kind === 'row' ? part.parts : [part]))
-        .map((part) => this.part(part, true))
-      const closed = this.close(shell, drafts, 'Grid')
-      const reading = firstProved([() => fitGrid(drafts, grid, closed)], drafts)
-      if (reading) return reading
-    }
     const union = uniteBoxes(parts.map((part) => part.box))
     const tables = this.findTables(parts, union)
     const drafts = parts.map((part, i) => {
@@ -303,7 +341,7 @@ export class Inference {
         table && part.kind === 'row'
           ? { ...part, box: { ...part.box, x: union.x, width: union.width } }
           : part
-      return this.part(wide, spans, table)
+      return this.part(wide, shell.box, spans, table)
     })
     const closed = this.close(shell, drafts, 'Column')
     return this.settle(drafts, closed, [
@@ -316,17 +354,27 @@ export class Inference {
   private findTables(parts: readonly Block[], union: Box): ReadonlyMap<number, TableColumns> {
     const found = new Map<number, TableColumns>()
     let run: { index: number; boxes: readonly Box[] }[] = []
+    const tableOf = (rows: typeof run): TableColumns | undefined =>
+      findTableColumns(
+        rows.map(({ boxes }) => boxes),
+        union.x,
+        endOn(union, 'x'),
+      )
     const close = (): void => {
-      const rows = run.map(({ boxes }) => boxes)
-      const table = isRagged(rows) ? findTableColumns(rows, union.x, endOn(union, 'x')) : undefined
-      if (table) run.forEach(({ index }) => found.set(index, table))
+      const table = tableOf(run)
+      if (table && isRagged(run.map(({ boxes }) => boxes))) {
+        run.forEach(({ index }) => found.set(index, table))
+      }
       run = []
     }
     parts.forEach((part, index) => {
       if (part.kind === 'item' && part.item.nest.piece.kind === 'line') return
       const boxes = cellsOf(part)
-      if (!boxes || (run[0] && run[0].boxes.length !== boxes.length)) close()
-      if (boxes) run.push({ index, boxes })
+      if (!boxes) return close()
+      // A row that does not keep the columns, as a head with its own cells, ends the table.
+      const next = [...run, { index, boxes }]
+      if (run.length > 0 && !tableOf(next)) close()
+      run.push({ index, boxes })
     })
     close()
     return found

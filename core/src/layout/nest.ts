@@ -1,6 +1,7 @@
 import { resolveCorners, type Box } from '../design/geometry.js'
 import type { Layer, RectangleLayer } from '../design/layer.js'
 import { areaOf, overlapOn } from './axis.js'
+import { borderFromLines, findEdgeLines, tokensOfLines, withEdges } from './edge-lines.js'
 import type { Piece } from './pieces.js'
 
 /** A piece with what lies on it. */
@@ -12,16 +13,20 @@ const STICKS_OUT_SHARE = 0.04
 
 const slackOf = (size: number): number => Math.max(STICKS_OUT_PX, size * STICKS_OUT_SHARE)
 
-const covers = (outer: Box, inner: Box): boolean => {
-  const x = slackOf(inner.width)
-  const y = slackOf(inner.height)
+/** A text belongs to the background under most of it, even where its last letters reach out. */
+const TEXT_STICKS_OUT_SHARE = 0.3
+
+const covers = (outer: Box, { box: inner, kind }: Piece): boolean => {
+  const share = kind === 'text' ? TEXT_STICKS_OUT_SHARE : 0
+  const x = Math.max(slackOf(inner.width), kind === 'text' ? Math.min(16, inner.width * share) : 0)
+  const y = Math.max(slackOf(inner.height), inner.height * share)
   return (
     inner.x >= outer.x - x &&
     inner.y >= outer.y - y &&
     inner.x + inner.width <= outer.x + outer.width + x &&
     inner.y + inner.height <= outer.y + outer.height + y &&
-    overlapOn(outer, inner, 'x') > 0.5 * inner.width &&
-    overlapOn(outer, inner, 'y') > 0.5 * inner.height
+    overlapOn(outer, inner, 'x') >= 0.5 * inner.width &&
+    overlapOn(outer, inner, 'y') >= 0.5 * inner.height
   )
 }
 
@@ -37,7 +42,7 @@ const canHold = ({ kind, box, layer }: Piece): boolean =>
 
 /** A picture or drawing holds only what is much smaller; a drawing only texts, since shapes are part of it. */
 const holds = (holder: Piece, piece: Piece): boolean => {
-  if (holder === piece || holder.order >= piece.order || !covers(holder.box, piece.box)) return false
+  if (holder === piece || holder.order >= piece.order || !covers(holder.box, piece)) return false
   const area = areaOf(holder.box)
   if (areaOf(piece.box) > area * 1.02) return false
   return holder.kind !== 'graphic' || piece.kind === 'text'
@@ -139,6 +144,29 @@ const asBackground = (piece: Piece): Piece => {
   return { ...piece, kind: 'surface', layer: { ...rest, type: 'rectangle', fills: [fill] } }
 }
 
+/** Lines along the edges of a shape without a border of its own are its border. */
+const takeEdges = (
+  piece: Piece,
+  inside: readonly Piece[],
+  build: (piece: Piece) => Nest,
+): Nest => {
+  const { layer } = piece
+  const isFree = piece.kind === 'surface' && hasShape(layer) && layer.strokes.length === 0
+  const lines = isFree && layer.radius === 0 ? findEdgeLines(piece.box, inside) : {}
+  const border = borderFromLines(lines)
+  if (!border || inside.length < 2) return { piece, content: inside.map(build) }
+  const tokens = { ...layer.tokens, ...tokensOfLines(lines) }
+  const taken = [lines.top, lines.bottom].filter((line) => line !== undefined)
+  const bordered = {
+    ...piece,
+    layer: { ...layer, strokes: [border], tokens } as Layer,
+    box: withEdges(piece.box, lines),
+    absorbed: [...piece.absorbed, ...taken.flatMap((line) => [line.layer.key, ...line.absorbed])],
+  }
+  const rest = inside.filter((p) => !taken.includes(p))
+  return { piece: bordered, content: rest.map(build) }
+}
+
 /**
  * Which pieces lie on which: a shape that is painted earlier and encloses others is their background,
  * repeatedly, to any depth. Shapes in one place become one.
@@ -166,7 +194,7 @@ export const nestPieces = (pieces: readonly Piece[]): readonly Nest[] => {
       }
       inside = [...inside.filter((p) => p !== twin), ...(contents.get(twin) ?? [])]
     }
-    return { piece: whole, content: inside.map(build) }
+    return takeEdges(whole, inside, build)
   }
   return (contents.get(undefined) ?? []).map(build)
 }

@@ -142,6 +142,14 @@ const asCroppedPicture = (
   }
 }
 
+/** The one layer a half transparent group holds; undefined when there are more. */
+const seenThrough = (layer: ContainerLayer): Layer | undefined => {
+  if (layer.type !== 'group' || layer.opacity === 1 || !isUnit(layer)) return undefined
+  if (isUnit({ ...layer, opacity: 1 })) return undefined
+  const [only, ...others] = layer.children.filter(isShown)
+  return others.length === 0 ? only : undefined
+}
+
 const kindOf = (layer: Layer): Piece['kind'] =>
   layer.type === 'text' || layer.type === 'image' || layer.type === 'line' ? layer.type : 'surface'
 
@@ -172,6 +180,13 @@ export const collectPieces = (
     if (cropped) {
       const inside = withStrokeInside({ ...cropped, box }, box)
       return add(inside.layer, inside.box, 'image', [layer.key])
+    }
+    const only = seenThrough(layer)
+    if (only) {
+      const fainter = { ...only, opacity: only.opacity * layer.opacity }
+      if (!graphics.has(only)) return visit(fainter, box.x, box.y)
+      const at = { ...only.box, x: only.box.x + box.x, y: only.box.y + box.y }
+      return add(fainter, at, 'graphic')
     }
     if (isUnit(layer) || cuts(layer)) return add(layer, box, 'block')
     const from = pieces.length

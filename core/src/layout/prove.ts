@@ -3,9 +3,12 @@ import { isText, type Draft } from './draft.js'
 import type { LayoutNode } from './node.js'
 import { solveFlow, type Measured } from './solve.js'
 
-/** How far a box, and the letters of a text, may come back from where they were drawn. */
-const BOX_PX = 0.51
+/** How far a box may come back from where it was drawn; the letters of a text may by a px. */
+export type Tolerance = number
 const TEXT_PX = 1.01
+/** What is asked first, and what is taken as the jitter of a hand when nothing comes closer. */
+export const EXACT_PX: Tolerance = 0.51
+export const JITTER_PX: Tolerance = 1.01
 
 const measuredOf = (draft: Draft, node: LayoutNode): Measured => ({
   node,
@@ -30,14 +33,18 @@ const isTextBack = (draft: Draft, node: LayoutNode, wanted: Box, got: Box): bool
   )
 }
 
-const isBoxBack = (wanted: Box, got: Box): boolean =>
-  Math.abs(wanted.x - got.x) <= BOX_PX &&
-  Math.abs(wanted.y - got.y) <= BOX_PX &&
-  Math.abs(wanted.width - got.width) <= BOX_PX &&
-  Math.abs(wanted.height - got.height) <= BOX_PX
+const isBoxBack = (wanted: Box, got: Box, by: Tolerance): boolean =>
+  Math.abs(wanted.x - got.x) <= by &&
+  Math.abs(wanted.y - got.y) <= by &&
+  Math.abs(wanted.width - got.width) <= by &&
+  Math.abs(wanted.height - got.height) <= by
 
 /** Whether a reading, laid out again, gives every child the box it was drawn with. */
-export const isProved = ({ node }: Draft, drafts: readonly Draft[]): boolean => {
+export const isProved = (
+  { node }: Draft,
+  drafts: readonly Draft[],
+  tolerance: Tolerance,
+): boolean => {
   const { arrangement, box } = node
   if (arrangement.kind === 'free') return true
   const children = node.children.slice(0, drafts.length)
@@ -47,11 +54,12 @@ export const isProved = ({ node }: Draft, drafts: readonly Draft[]): boolean => 
     drafts.map((draft) => draft.baseline),
     { width: box.width, height: box.height },
   )
+  if ((globalThis as any).DEBUG_PROVE) drafts.forEach((draft, i) => { const drawn = draft.node.box; const wanted = { ...drawn, x: drawn.x - box.x, y: drawn.y - box.y }; const ok = isText(draft) ? isTextBack(draft, children[i]!, wanted, solved[i]!) : isBoxBack(wanted, solved[i]!, tolerance); if (!ok) (globalThis as any).DEBUG_PROVE(node.layer.name, arrangement.kind, arrangement, draft.node.layer.name, wanted, solved[i], children[i]!.sizing, draft.range) })
   return drafts.every((draft, i) => {
     const drawn = draft.node.box
     const wanted = { ...drawn, x: drawn.x - box.x, y: drawn.y - box.y }
     return isText(draft)
       ? isTextBack(draft, children[i]!, wanted, solved[i]!)
-      : isBoxBack(wanted, solved[i]!)
+      : isBoxBack(wanted, solved[i]!, tolerance)
   })
 }

@@ -10,6 +10,16 @@ const SPARE_PX = 4
 
 const spareRoom = ({ least, most }: WidthRange): number => Math.min(SPARE_PX, (most - least) / 2)
 
+/** Where the file knows better how wide the lines are than the fonts at hand, what it says goes for all. */
+const correctRange = (
+  range: WidthRange | undefined,
+  drawn: number,
+): WidthRange | undefined => {
+  if (!range || range.least === 0) return range
+  const share = drawn / range.least
+  return { least: drawn, most: Math.max(drawn + 0.1, range.most * share) }
+}
+
 /** The box of a text of several lines with room to spare on the side its lines end. */
 const widen = (layer: TextLayer, box: Box, range: WidthRange): Box => {
   const width = Math.max(box.width, range.least + spareRoom(range))
@@ -33,7 +43,7 @@ export const draftText = (layer: TextLayer, box: Box, measure: TextMeasure): Dra
     layer.lines?.[0]?.baseline ?? baselineOffset(measure.line(layer.style), lineHeight)
   const lines = layer.lines ?? layOutText(layer, measure)
   if (layer.lines && lines.length > 1) {
-    const range = findWidthRange(layer, measure)
+    const range = correctRange(findWidthRange(layer, measure), layer.box.width)
     if (!range) {
       const node = draftNode(layer, box, { keepsLines: true, sizing: { width: 'fit', height: 'fit' } })
       return { node, natural: { width: box.width, height: box.height }, baseline }

@@ -1,3 +1,4 @@
+export { readRectanglePath } from './as-rectangle.js'
 export { boundsOfParts } from './bounds.js'
 export { parsePath, type Path } from './parse.js'
 export { printPath } from './print.js'

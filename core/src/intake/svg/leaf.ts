@@ -1,7 +1,8 @@
-import { roundBox, roundPx, type Box, type Point } from '../../design/geometry.js'
+import { roundBox, roundPx, type Box, type Corners, type Point } from '../../design/geometry.js'
 import type { Layer } from '../../design/layer.js'
 import type { Paint, Stroke } from '../../design/paint.js'
 import { notes } from '../../notes/catalogue.js'
+import { readRectanglePath } from '../../paths/index.js'
 import { adopt, createPlain, type Base } from './base.js'
 import { isDrawable, type Surroundings, type SvgContext } from './context.js'
 import { fitOf, readImageAsset, twistPicture } from './image.js'
@@ -74,6 +75,18 @@ const paintedPath = (path: PlacedPath, matrix: Matrix): PaintedShape => ({
 const turn = (base: Base, placement: Placement): Base =>
   placement.kind === 'rotated' ? { ...base, rotationDeg: placement.rotationDeg } : base
 
+/** One radius where all corners have the same. */
+const roundCorners = (corners: Corners): number | Corners => {
+  const rounded = {
+    topLeft: roundPx(corners.topLeft),
+    topRight: roundPx(corners.topRight),
+    bottomRight: roundPx(corners.bottomRight),
+    bottomLeft: roundPx(corners.bottomLeft),
+  }
+  const [first, ...others] = Object.values(rounded)
+  return others.every((radius) => radius === first) ? first! : rounded
+}
+
 /** A rectangle, ellipse, line or path; undefined when its numbers are no place or it has no extent. */
 export const readShapeLayer = (
   context: SvgContext,
@@ -95,6 +108,18 @@ export const readShapeLayer = (
   const asPath = (): Layer | undefined => {
     const placed = placePath(convertShapeToPath(shape), matrix)
     if (!placed || !isDrawableBox(placed.box)) return undefined
+    const rectangle = shape.kind === 'path' ? readRectanglePath(placed.d) : undefined
+    if (rectangle) {
+      const radius = roundCorners(rectangle.corners)
+      return paint(paintedPath(placed, matrix), (fills, strokes) => ({
+        type: 'rectangle',
+        box: roundBox(placed.box),
+        fills,
+        strokes,
+        radius,
+        ...base,
+      }))
+    }
     const rule = style['fill-rule'] === 'evenodd' ? 'evenodd' : 'nonzero'
     return paint(paintedPath(placed, matrix), (fills, strokes) => ({
       type: 'path',
