@@ -252,7 +252,7 @@ export const arrange = (items: readonly Item[]): Block => {
   if (rows.length > 1) {
     const parts = groupRepeats(joinGrids(joinColumns(rows)), 'column')
     const box = uniteBoxes(parts.map((part) => part.box))
-    return line('column', parts.some(isLevelLine) ? findSections(parts, box) : parts)
+    return line('column', findSections(parts, box, isLevelLine))
   }
   const columns = cutBands(items, 'x')
   if (columns.length > 1) {
@@ -264,6 +264,9 @@ export const arrange = (items: readonly Item[]): Block => {
 // What is nearly as wide as its container reaches from edge to edge.
 const EDGE_PX = 2
 const LEAST_INSET_PX = 8
+
+const isNoText = (part: Block): boolean =>
+  part.kind !== 'item' || part.item.nest.piece.kind !== 'text'
 
 const lineOf = (part: Block | undefined): Piece | undefined =>
   part && isLevelLine(part) && part.kind === 'item' ? part.item.nest.piece : undefined
@@ -299,9 +302,15 @@ const takeLines = (parts: readonly Block[]): readonly Block[] => {
  * Between parts that reach from edge to edge of a page, what stands loose is a section of its own, with the
  * room around it as its padding.
  */
-const findSections = (parts: readonly Block[], bounds: Box): readonly Block[] => {
-  const isFull = ({ box }: Block): boolean =>
-    box.x <= bounds.x + EDGE_PX && endOn(box, 'x') >= endOn(bounds, 'x') - EDGE_PX
+const findSections = (
+  parts: readonly Block[],
+  bounds: Box,
+  separates: (part: Block) => boolean,
+): readonly Block[] => {
+  const isFull = (part: Block): boolean =>
+    separates(part) &&
+    part.box.x <= bounds.x + EDGE_PX &&
+    endOn(part.box, 'x') >= endOn(bounds, 'x') - EDGE_PX
   if (!parts.some(isFull)) return parts
   const sections: Block[] = []
   let loose: Block[] = []
@@ -321,7 +330,7 @@ const findSections = (parts: readonly Block[], bounds: Box): readonly Block[] =>
       sections.push(isSection ? { ...only!, box, isSection } : only!)
     } else if (loose.length > 1 && inset >= LEAST_INSET_PX) {
       const inner = uniteBoxes(loose.map((part) => part.box))
-      const parts = loose.some(isLevelLine) ? findSections(loose, inner) : loose
+      const parts = findSections(loose, inner, isLevelLine)
       sections.push({ kind: 'column', parts, box, isSection: true })
     } else sections.push(...loose)
     loose = []
@@ -341,6 +350,6 @@ const findSections = (parts: readonly Block[], bounds: Box): readonly Block[] =>
 export const arrangeContainer = (items: readonly Item[], bounds: Box): Block => {
   const block = arrange(items)
   if (block.kind !== 'column') return block
-  const parts = findSections(block.parts, bounds)
+  const parts = findSections(block.parts, bounds, isNoText)
   return parts === block.parts ? block : { ...block, parts }
 }

@@ -38,10 +38,14 @@ type Across = {
 
 const NICE_STEP_PX = 4
 
-/** A width from the range, a multiple of 4 px if there is one. */
+/** Wide enough for another cut of the font, without reaching into the neighbours. */
+const MOST_SPARE_PX = 48
+
+/** A width from the middle of the range, where other fonts break the lines alike; a multiple of 4 px if one fits. */
 export const chooseWidth = ({ least, most }: { least: number; most: number }): number => {
-  const nice = Math.ceil((least + 1) / NICE_STEP_PX) * NICE_STEP_PX
-  return nice < most - 1 ? nice : roundPx(least + Math.min(4, (most - least) / 2))
+  const middle = least + Math.min(MOST_SPARE_PX, (most - least) / 2)
+  const nice = Math.round(middle / NICE_STEP_PX) * NICE_STEP_PX
+  return nice > least + 1 && nice < most - 1 ? nice : roundPx(middle)
 }
 
 const holdOf = (left: number, right: number): Hold | undefined => {

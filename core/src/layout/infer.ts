@@ -30,6 +30,7 @@ import { overlayNode } from './overlay.js'
 import { separateOverlaps } from './overlaps.js'
 import { collectPieces, type Bundle } from './pieces.js'
 import { findPitch } from './pitch.js'
+import { findRuledTables } from './ruled-tables.js'
 import { EXACT_PX, isProved, JITTER_PX } from './prove.js'
 import { draftText } from './text-draft.js'
 
@@ -96,7 +97,7 @@ export class Inference {
     const { pieces, bundles } = collectPieces(layer, this.graphics, this.options.assets)
     const inside = new Inference(this.options, this.graphics)
     inside.addBundles(bundles)
-    const nests = nestPieces(joinLooseVectors(joinLines(pieces)))
+    const nests = nestPieces(joinLooseVectors(joinLines(findRuledTables(pieces))))
     const own = { ...box, x: 0, y: 0 }
     const shell = { layer, absorbed: [], box: own, isPadded: true, fills: true }
     return moveDraft(inside.fill(shell, nests), box)

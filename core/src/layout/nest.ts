@@ -2,6 +2,7 @@ import { resolveCorners, type Box } from '../design/geometry.js'
 import type { Layer, RectangleLayer } from '../design/layer.js'
 import { areaOf, overlapOn } from './axis.js'
 import { borderFromLines, findEdgeLines, tokensOfLines, withEdges } from './edge-lines.js'
+import { INFERRED } from './node.js'
 import type { Piece } from './pieces.js'
 
 /** A piece with what lies on it. */
@@ -95,7 +96,11 @@ const hasShape = (layer: Layer): layer is Shape => 'fills' in layer && 'radius' 
 /** Two shapes in one place as one, if a single box can look like both; `below` is painted first. */
 export const mergeShapes = (below: Layer, above: Layer): Layer | undefined => {
   if (!hasShape(below) || !hasShape(above) || !isPlain(below) || !isPlain(above)) return undefined
-  if (below.strokes.length > 0 && (above.strokes.length > 0 || above.fills.length > 0)) return undefined
+  // The lines around a cell are drawn by its neighbours as well, so a fill does not cover them.
+  const isCell = below.key.includes(INFERRED) && below.fills.length === 0
+  if (below.strokes.length > 0 && (above.strokes.length > 0 || (above.fills.length > 0 && !isCell))) {
+    return undefined
+  }
   const same = JSON.stringify(resolveCorners(below.radius)) === JSON.stringify(resolveCorners(above.radius))
   if (!same && below.fills.length > 0 && above.fills.length > 0) return undefined
   if (below.effects.length > 0 && above.effects.length > 0) return undefined

@@ -1,5 +1,5 @@
 import type { TextStyle } from '../design/text.js'
-import { findFace, type FontFace } from '../fonts/face.js'
+import { findFace, weightDistance, type FontFace } from '../fonts/face.js'
 import { FONT_METRICS, MEASURED_CODES } from './font-metrics.js'
 
 /** What layout needs to know of a font, at a given size, in px. */
@@ -19,6 +19,8 @@ export type TextMeasure = {
   /** Advance width of one line of text, in px. */
   width(text: string, style: MeasuredStyle): number
   line(style: Pick<TextStyle, 'family' | 'size'>): LineMetrics
+  /** Whether widths of this style come from its own font, not from one that stands in. */
+  isExact(style: MeasuredStyle): boolean
 }
 
 type Metrics = { readonly ascent: number; readonly descent: number; readonly lineGap: number }
@@ -143,6 +145,13 @@ export const createMeasure = (fonts: readonly FontFace[]): TextMeasure => {
       const face = faceOf(style.family, style.weight, style.italic ?? false)
       const { sum, count } = sumAdvances(face, applyCase(text, style))
       return (sum / 1000) * style.size + count * style.letterSpacing
+    },
+    isExact({ family, weight, italic = false }) {
+      const own = findFace(candidates, family, weight, italic)
+      if (!own && !italic) {
+        return TABLE_NAMES.has(family.toLowerCase()) && (weight === 400 || weight === 700)
+      }
+      return own !== undefined && weightDistance(own.face, weight) === 0 && own.face.italic === italic
     },
     line({ family, size }) {
       const { ascent, descent, lineGap } = faceOf(family, 400, false).metrics

@@ -366,6 +366,8 @@ const withLineHeight = (style: TextStyle, lineHeight: number): TextStyle => ({
 
 /** By how much the table of widths may be off. */
 const MOST_WIDTH_ERROR = 0.1
+/** Lines must differ by this share of their width, or rounding tells more than the font. */
+const LEAST_DIFFERENCE = 0.15
 
 /**
  * Lines that are centred or end flush tell how wide the font really is: where each starts is stated, and
@@ -375,6 +377,8 @@ const MOST_WIDTH_ERROR = 0.1
 const correctWidths = (lines: readonly Box[], align: ReadText['align']): readonly Box[] => {
   if (align === 'start' || lines.length < 2) return lines
   const share = align === 'centre' ? 0.5 : 1
+  const widest = Math.max(...lines.map((l) => l.width))
+  if (spreadOf(lines.map((l) => l.width)) < LEAST_DIFFERENCE * widest) return lines
   const [meanX, meanWidth] = [mean(lines.map((l) => l.x)), mean(lines.map((l) => l.width))]
   const together = mean(lines.map((l) => (l.x - meanX) * (l.width - meanWidth)))
   const spread = mean(lines.map((l) => (l.width - meanWidth) ** 2))
@@ -411,8 +415,9 @@ export const readText = (
   })
   const anchor = style['text-anchor'] ?? element.children.find(isElement)?.attributes['text-anchor']
   const align = alignOf(anchor, measured)
-  // Lines placed by their middle or end already are where their widths, right or wrong, put them.
-  const isStated = anchor === 'middle' || anchor === 'end'
+  // Lines placed by their middle or end already are where their widths, right or wrong, put them; and the
+  // font itself knows better than two lines do.
+  const isStated = anchor === 'middle' || anchor === 'end' || measure.isExact(base)
   const extents = isStated ? measured : correctWidths(measured, align)
   const box = uniteBoxes(extents)
 
