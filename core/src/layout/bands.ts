@@ -16,7 +16,8 @@ const slackOf = ({ nest: { piece }, box }: Item, axis: Axis): number => {
   if (piece.layer.type !== 'text') {
     return Math.min(BOX_SLACK.mostPx, sizeOn(box, axis) * BOX_SLACK.share)
   }
-  if (axis === 'x') return Math.min(TEXT_SLACK_X.mostPx, Math.max(2, box.width * TEXT_SLACK_X.share))
+  if (axis === 'x')
+    return Math.min(TEXT_SLACK_X.mostPx, Math.max(2, box.width * TEXT_SLACK_X.share))
   const lines = piece.layer.lines?.length ?? 1
   return (box.height / lines) * LINE_SLACK_SHARE
 }

@@ -70,7 +70,8 @@ const likeness = ({ cells, columns }: Table): { across: number; down: number } =
 }
 
 const topOf = (items: readonly Item[]): number => Math.min(...items.map((i) => i.box.y))
-const bottomOf = (items: readonly Item[]): number => Math.max(...items.map((i) => endOn(i.box, 'y')))
+const bottomOf = (items: readonly Item[]): number =>
+  Math.max(...items.map((i) => endOn(i.box, 'y')))
 
 const gapsBetween = (rows: readonly (readonly Item[])[]): number[] =>
   rows.slice(1).map((row, i) => topOf(row) - bottomOf(rows[i]!))
@@ -101,6 +102,17 @@ const isLevel = (row: readonly (readonly Item[])[]): boolean => {
     row.every((cell) => cell.length <= 1) &&
     (spread(boxes.map((b) => b.y + b.height / 2)) <= 4 || spread(boxes.map((b) => b.y)) <= 2)
   )
+}
+
+/** Cells that all look alike, of which only the last row is short: a grid filled row by row. */
+const isOpenGrid = (table: Table): boolean => {
+  const { cells } = table
+  const whole = cells.slice(0, -1).every((row) => row.every((cell) => cell.length > 0))
+  const last = cells.at(-1)!.map((cell) => cell.length > 0)
+  const isFilledFromLeft = last.lastIndexOf(true) < last.indexOf(false)
+  const isOfBoxes = cells.flat(2).every((item) => item.nest.piece.kind !== 'text')
+  const { across, down } = likeness(table)
+  return whole && isFilledFromLeft && isOfBoxes && across > 0.99 && down > 0.99
 }
 
 const filledRows = ({ cells }: Table, x: number): number =>
@@ -186,6 +198,7 @@ export const chooseColumns = (
       margin: Math.min(1, Math.abs(Math.log(ratio / needed))),
     }
   }
+  if (isOpenGrid(table)) return { columnsFirst: false, margin: 1 }
   if (columns.length === 2 && isListWithAsides(table)) return { columnsFirst: false, margin: 1 }
   const top = topOf(rows[0]!)
   const bottom = Math.max(...rows.map(bottomOf))

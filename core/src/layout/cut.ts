@@ -1,7 +1,13 @@
 import { uniteBoxes, type Box } from '../design/geometry.js'
 import { endOn, startOn, type Axis } from './axis.js'
 import { cutBands, type Item } from './bands.js'
-import { addToColumns, chooseColumns, columnsOf, isLabelledList, type River } from './columns-first.js'
+import {
+  addToColumns,
+  chooseColumns,
+  columnsOf,
+  isLabelledList,
+  type River,
+} from './columns-first.js'
 import { borderFromLines, withEdges, type EdgeLines } from './edge-lines.js'
 import { findGrid, type GridReading } from './fit-grid.js'
 import type { Piece } from './pieces.js'
@@ -156,7 +162,10 @@ const findRun = (
 }
 
 /** Only the leading rows that have something in every column. */
-const completeStart = (rows: readonly Item[][], extents: readonly (readonly River[])[]): Run | undefined => {
+const completeStart = (
+  rows: readonly Item[][],
+  extents: readonly (readonly River[])[],
+): Run | undefined => {
   const count = extents[0]!.length
   if (count < 2) return undefined
   let columns: readonly River[] = extents[0]!
@@ -272,9 +281,15 @@ const lineOf = (part: Block | undefined): Piece | undefined =>
   part && isLevelLine(part) && part.kind === 'item' ? part.item.nest.piece : undefined
 
 /** A section with the lines above and below it as its border, if a border can look like them. */
-const withBorder = (section: Section, above: Piece | undefined, below: Piece | undefined): Section => {
+const withBorder = (
+  section: Section,
+  above: Piece | undefined,
+  below: Piece | undefined,
+): Section => {
   const edges = { ...(above ? { top: above } : {}), ...(below ? { bottom: below } : {}) }
-  return borderFromLines(edges) ? { ...section, edges, box: withEdges(section.box, edges) } : section
+  return borderFromLines(edges)
+    ? { ...section, edges, box: withEdges(section.box, edges) }
+    : section
 }
 
 type Section = Extract<Block, { kind: 'row' | 'column' }>

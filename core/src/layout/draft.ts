@@ -14,11 +14,7 @@ export type Draft = {
   readonly baseline?: number
 }
 
-export const draftNode = (
-  layer: Layer,
-  box: Box,
-  rest: Partial<LayoutNode> = {},
-): LayoutNode => ({
+export const draftNode = (layer: Layer, box: Box, rest: Partial<LayoutNode> = {}): LayoutNode => ({
   layer,
   absorbed: [],
   box,
@@ -47,7 +43,8 @@ export type Shell = {
 
 /** Widths of the border inside a shell's box, in px: content cannot stand on it. */
 export const borderOf = (layer: Layer | undefined): Sides => {
-  const stroke = layer && 'strokes' in layer && layer.type !== 'path' ? layer.strokes.at(-1) : undefined
+  const stroke =
+    layer && 'strokes' in layer && layer.type !== 'path' ? layer.strokes.at(-1) : undefined
   return stroke?.align === 'inside' ? resolveSides(stroke.width) : NO_MARGIN
 }
 

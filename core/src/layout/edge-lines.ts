@@ -20,7 +20,8 @@ export const findEdgeLines = (box: Box, pieces: readonly Piece[]): EdgeLines => 
   const along = pieces.filter((piece) => isLevel(piece) && spans(piece.box, box))
   const top = along.find((line) => Math.abs(line.box.y + line.box.height / 2 - box.y) <= NEAR_PX)
   const bottom = along.find(
-    (line) => line !== top && Math.abs(line.box.y + line.box.height / 2 - endOn(box, 'y')) <= NEAR_PX,
+    (line) =>
+      line !== top && Math.abs(line.box.y + line.box.height / 2 - endOn(box, 'y')) <= NEAR_PX,
   )
   return { ...(top ? { top } : {}), ...(bottom ? { bottom } : {}) }
 }

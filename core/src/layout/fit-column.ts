@@ -129,7 +129,9 @@ const findPadding = (drafts: readonly Draft[], { layer, box, isPadded }: Shell):
   if (isCentred) {
     const even = Math.min(left, right)
     const isLoose = even > WIDEST_PADDING_PX && drafts.every((d) => isText(d) && !d.range)
-    return isLoose ? { left: NARROW_PADDING_PX, right: NARROW_PADDING_PX } : { left: even, right: even }
+    return isLoose
+      ? { left: NARROW_PADDING_PX, right: NARROW_PADDING_PX }
+      : { left: even, right: even }
   }
   // Content that ends earlier on one side than it begins on the other just is not longer.
   if (right > left && Math.abs(right - left) > SAME_PX) return { left, right: left }
@@ -147,7 +149,11 @@ const childNode = (
   const { hold } = across
   const margin: Sides = { ...NO_MARGIN, top: above, left: across.left, right: across.right }
   const isStretched = across.stretches && (align === 'stretch' || !text)
-  const width = isStretched ? 'stretch' : natural.width === undefined || isShape(node) ? 'fixed' : 'fit'
+  const width = isStretched
+    ? 'stretch'
+    : natural.width === undefined || isShape(node)
+      ? 'fixed'
+      : 'fit'
   // A text of its own size in a stretching column stands where its letters stand.
   const textAlign = text && hold !== 'full' && hold !== 'start' ? { textAlign: hold } : {}
   const held = hold === 'full' ? 'stretch' : hold
@@ -197,7 +203,13 @@ export const fitColumn = (drafts: readonly Draft[], shell: Shell): Draft => {
   const isOpen = isPadded && below > Math.max(0, above) + FREE_ROOM_PX
   const bottom = isPadded ? Math.max(border.bottom, roundPx(isOpen ? above : below)) : 0
   const children = drafts.map((draft, i) =>
-    childNode(draft, across[i]!, align, roundPx((i > 0 ? extra[i - 1]! : 0) + (i === 0 ? above - top : 0)), width),
+    childNode(
+      draft,
+      across[i]!,
+      align,
+      roundPx((i > 0 ? extra[i - 1]! : 0) + (i === 0 ? above - top : 0)),
+      width,
+    ),
   )
   const inner = drafts.map(({ natural, range }, i) =>
     range || natural.width === undefined || across[i]!.limits.maxWidth !== undefined

@@ -66,8 +66,11 @@ export const fitGrid = (
   const isLevel = boxes.every((b, i) => rowHeights.get(Math.floor(i / columns))! - b.height <= 1)
   const children = drafts.map(({ node, natural }): LayoutNode => {
     const isPicture = node.layer.type === 'image' && isShape(node)
+    const isShort =
+      natural.height !== undefined && natural.height < node.box.height - 0.5 && !isShape(node)
     return {
       ...node,
+      limits: isShort ? { ...node.limits, minHeight: roundPx(node.box.height) } : node.limits,
       sizing: {
         width: node.isGraphic && node.children.length === 0 ? 'fixed' : 'stretch',
         height:
@@ -117,7 +120,9 @@ export const fitEven = (
   const fitted = fitGrid(drafts, grid, shell)
   const { box, isPadded } = shell
   const top = isPadded ? box.y + resolveSides(paddingOf(fitted)).top : box.y
-  const bottom = isPadded ? endOn(box, 'y') - resolveSides(paddingOf(fitted)).bottom : endOn(box, 'y')
+  const bottom = isPadded
+    ? endOn(box, 'y') - resolveSides(paddingOf(fitted)).bottom
+    : endOn(box, 'y')
   const side = { left: cells[0]!.x - box.x, right: endOn(box, 'x') - endOn(cells.at(-1)!, 'x') }
   const isTop = drafts.every((d) => Math.abs(d.node.box.y - top) <= 0.5)
   const isMiddle = drafts.every(
@@ -129,7 +134,8 @@ export const fitEven = (
     const hold = holdIn(node.box, cells[i]!)
     const isOwn = isShape(node) || isText(draft) || fitsItself(draft, 'width')
     const isWhole = Math.abs(node.box.width - cells[i]!.width) <= 1
-    const left = hold === 'start' || isText(draft) || isWhole ? 0 : roundPx(node.box.x - cells[i]!.x)
+    const left =
+      hold === 'start' || isText(draft) || isWhole ? 0 : roundPx(node.box.x - cells[i]!.x)
     return {
       ...node,
       limits: { ...node.limits, ...limitText(draft, cells[i]!.width) },
@@ -229,7 +235,10 @@ export const fitTableRow = (drafts: readonly Draft[], table: TableColumns, shell
         ? { left: before, right: stands || isOwn ? 0 : after }
         : hold === 'end'
           ? { left: stands || !isOwn ? 0 : before, right: after }
-          : { left: Math.max(0, roundPx(before - after)), right: Math.max(0, roundPx(after - before)) }
+          : {
+              left: Math.max(0, roundPx(before - after)),
+              right: Math.max(0, roundPx(after - before)),
+            }
     const room = to - from - margin.left - margin.right
     return {
       ...node,
@@ -242,7 +251,14 @@ export const fitTableRow = (drafts: readonly Draft[], table: TableColumns, shell
       ...(stands && hold !== 'start' ? { textAlign: hold } : {}),
       ...(stands && !draft.range && isTight(node.box.width, room) ? { keepsLines: true } : {}),
       ...(!stands && hold === 'centre'
-        ? { margin: { ...NO_MARGIN, left: before, right: isOwn ? 0 : after, top: isCentred ? 0 : roundPx(node.box.y - contentTop) } }
+        ? {
+            margin: {
+              ...NO_MARGIN,
+              left: before,
+              right: isOwn ? 0 : after,
+              top: isCentred ? 0 : roundPx(node.box.y - contentTop),
+            },
+          }
         : {}),
     }
   })

@@ -4,11 +4,7 @@ import { fitsItself, isShape, isText, shellNode, type Draft, type Shell } from '
 import { NO_MARGIN, type LayoutNode } from './node.js'
 
 /** A row or column where every child keeps its size and its exact distance: the reading without a thought. */
-export const fitPlain = (
-  kind: 'row' | 'column',
-  drafts: readonly Draft[],
-  shell: Shell,
-): Draft => {
+export const fitPlain = (kind: 'row' | 'column', drafts: readonly Draft[], shell: Shell): Draft => {
   const { box } = shell
   const children = drafts.map((draft, i): LayoutNode => {
     const { node, natural, range } = draft

@@ -23,6 +23,8 @@ const WIDEST_PADDING_PX = 64
 /** A gap is free room when it is at least this wide and this many times wider than the next. */
 const FREE_GAP_PX = 40
 const FREE_GAP_TIMES = 2.5
+/** Content that reaches from edge to edge leaves about the same room on both sides. */
+const EVEN_EDGES_PX = 24
 /** A side column keeps its width while the other takes what there is. */
 const SIDE_COLUMN_PX = 320
 const SIDE_COLUMN_TIMES = 2
@@ -30,7 +32,11 @@ const SIDE_COLUMN_TIMES = 2
 type Vertical = { readonly top: number; readonly bottom: number }
 
 /** What a child's place says about how the row is aligned. */
-const alignmentsOf = (draft: Draft, { top, bottom }: Vertical, baseline: number): Set<CrossAlign> => {
+const alignmentsOf = (
+  draft: Draft,
+  { top, bottom }: Vertical,
+  baseline: number,
+): Set<CrossAlign> => {
   const { box } = draft.node
   const above = box.y - top
   const below = bottom - endOn(box, 'y')
@@ -77,7 +83,10 @@ type Along = {
 /** The padding of a row whose children all have their own size, and where they stand in the room left. */
 const findAlong = (lead: number, trail: number, shell: Shell): Along => {
   const least = borderOf(shell.layer)
-  const room = { lead: Math.max(least.left, roundPx(lead)), trail: Math.max(least.right, roundPx(trail)) }
+  const room = {
+    lead: Math.max(least.left, roundPx(lead)),
+    trail: Math.max(least.right, roundPx(trail)),
+  }
   if (!shell.isPadded) return { lead: 0, trail: 0, distribute: 'start', isFitted: true }
   if (Math.abs(lead - trail) <= 2 * SAME_MIDDLE_PX) {
     const even = roundPx((room.lead + room.trail) / 2)
@@ -89,8 +98,18 @@ const findAlong = (lead: number, trail: number, shell: Shell): Along => {
   const isSnug = Math.max(lead, trail) <= WIDEST_PADDING_PX / 2 && trail <= 3 * Math.max(4, lead)
   if (isSnug) return { ...room, distribute: 'start', isFitted: true }
   return lead < trail
-    ? { lead: room.lead, trail: Math.min(room.lead, room.trail), distribute: 'start', isFitted: false }
-    : { lead: Math.min(room.lead, room.trail), trail: room.trail, distribute: 'end', isFitted: false }
+    ? {
+        lead: room.lead,
+        trail: Math.min(room.lead, room.trail),
+        distribute: 'start',
+        isFitted: false,
+      }
+    : {
+        lead: Math.min(room.lead, room.trail),
+        trail: room.trail,
+        distribute: 'end',
+        isFitted: false,
+      }
 }
 
 /** The one gap that is free room, by its index; none when gaps are of a kind. */
@@ -116,8 +135,11 @@ const findWidths = (drafts: readonly Draft[], gaps: readonly number[]): Widths =
   const open = drafts.flatMap((d, i) =>
     (d.range ?? (!isLeafShape(d) && !isText(d) && !fitsItself(d, 'width'))) ? [i] : [],
   )
-  const boxes = drafts.every((d) => !isText(d) && (d.node.children.length > 0 || d.node.box.width >= 80))
-  const isRegular = drafts.length > 1 && isEven(widths, SAME_WIDTH_PX) && isEven(gaps, SAME_WIDTH_PX)
+  const boxes = drafts.every(
+    (d) => !isText(d) && (d.node.children.length > 0 || d.node.box.width >= 80),
+  )
+  const isRegular =
+    drafts.length > 1 && isEven(widths, SAME_WIDTH_PX) && isEven(gaps, SAME_WIDTH_PX)
   const all = new Set(drafts.keys())
   if (isRegular && boxes && (open.length > 0 || drafts.every(isLeafShape))) {
     return { kind: 'stretch', which: all }
@@ -132,7 +154,13 @@ const findWidths = (drafts: readonly Draft[], gaps: readonly number[]): Widths =
       return { kind: 'stretch', which: new Set([wide]) }
     }
   }
-  if (open.length === drafts.length && isEven(open.map((i) => widths[i]!), SAME_WIDTH_PX)) {
+  if (
+    open.length === drafts.length &&
+    isEven(
+      open.map((i) => widths[i]!),
+      SAME_WIDTH_PX,
+    )
+  ) {
     return { kind: 'stretch', which: all }
   }
   return { kind: 'shares' }
@@ -169,7 +197,10 @@ export const fitRow = (drafts: readonly Draft[], shell: Shell): Draft => {
   const widths = findWidths(drafts, gaps)
   const own = findAlong(lead, trail, shell)
   const isOpen = widths.kind !== 'own'
-  const free = !isOpen && (fills || (isPadded && !own.isFitted)) ? findFreeGap(gaps) : undefined
+  const isEdged =
+    Math.abs(lead - trail) <= EVEN_EDGES_PX || Math.max(lead, trail) <= WIDEST_PADDING_PX
+  const mayOpen = !isOpen && isEdged && (fills || (isPadded && !own.isFitted))
+  const free = mayOpen ? findFreeGap(gaps) : undefined
   // What takes the room that is left reaches the padding on both sides.
   const along: Along =
     isOpen || free !== undefined
@@ -202,13 +233,16 @@ export const fitRow = (drafts: readonly Draft[], shell: Shell): Draft => {
     const off = isAligned || self ? 0 : roundPx(boxes[i]!.y - extent.top)
     const margin: Sides = { ...NO_MARGIN, left, top: off }
     const height = heightOf(draft, align, isAligned ? undefined : (self ?? 'start'))
-    const isOpenHere = widths.kind === 'shares' || (widths.kind === 'stretch' && widths.which.has(i))
+    const isOpenHere =
+      widths.kind === 'shares' || (widths.kind === 'stretch' && widths.which.has(i))
     const isTooWide = range !== undefined && (room <= range.least || room >= range.most)
     const stretches = isOpenHere && !(isTooWide && widths.kind === 'stretch')
     const isWide = range && !stretches
     const width = stretches
       ? 'stretch'
-      : isShape(node) || draft.natural.width === undefined || !(isText(draft) || fitsItself(draft, 'width'))
+      : isShape(node) ||
+          draft.natural.width === undefined ||
+          !(isText(draft) || fitsItself(draft, 'width'))
         ? 'fixed'
         : 'fit'
     const ratio =

@@ -31,7 +31,7 @@ import { separateOverlaps } from './overlaps.js'
 import { collectPieces, type Bundle } from './pieces.js'
 import { findPitch } from './pitch.js'
 import { findRuledTables } from './ruled-tables.js'
-import { EXACT_PX, isProved, JITTER_PX } from './prove.js'
+import { contentHeight, EXACT_PX, isProved, JITTER_PX } from './prove.js'
 import { draftText } from './text-draft.js'
 
 export type InferOptions = {
@@ -70,9 +70,14 @@ const firstProved = (
   drafts: readonly Draft[],
 ): Draft | undefined => {
   const made = readings.map((read) => read()).filter((reading) => reading !== undefined)
-  return (
+  const proved =
     made.find((reading) => isProved(reading, drafts, EXACT_PX)) ??
     made.find((reading) => isProved(reading, drafts, JITTER_PX))
+  return (
+    proved && {
+      ...proved,
+      natural: { ...proved.natural, height: contentHeight(proved, drafts) },
+    }
   )
 }
 
@@ -105,7 +110,8 @@ export class Inference {
 
   private addBundles(bundles: readonly Bundle[]): void {
     // Of bundles around the same content the innermost, which comes last, gives its name.
-    for (const { layer, from, to } of [...bundles].reverse()) this.bundles.set(`${from} ${to}`, layer)
+    for (const { layer, from, to } of [...bundles].reverse())
+      this.bundles.set(`${from} ${to}`, layer)
   }
 
   /** A container whose auto layout the file states: it is taken as said. */
@@ -113,7 +119,11 @@ export class Inference {
     const children: LayoutNode[] = []
     for (const child of isContainer(layer) ? layer.children : []) {
       if (!child.visible || child.opacity === 0) continue
-      const draft = this.leaf(child, { ...child.box, x: box.x + child.box.x, y: box.y + child.box.y })
+      const draft = this.leaf(child, {
+        ...child.box,
+        x: box.x + child.box.x,
+        y: box.y + child.box.y,
+      })
       if (child.flow === 'out') {
         children.push(overlayNode(draft, box, false))
         continue
@@ -124,7 +134,8 @@ export class Inference {
         width: child.sizing.width === 'fit' && !isSized ? 'fixed' : child.sizing.width,
         height: child.sizing.height === 'fit' && !isSized ? 'fixed' : child.sizing.height,
       } as const
-      children.push({ ...node, keepsLines: false, sizing, limits: child.limits ?? {} })
+      const keepsLines = node.layer.type === 'text' && child.sizing.width === 'fit'
+      children.push({ ...node, keepsLines, sizing, limits: child.limits ?? {} })
     }
     const fit = layer.sizing
     return {
@@ -262,11 +273,11 @@ export class Inference {
         const closed = this.close(shell, drafts, 'Row')
         const asTable = (): Draft | undefined =>
           table?.length === drafts.length ? fitTableRow(drafts, table, closed) : undefined
-        return this.settle(
-          drafts,
-          closed,
-          [asTable, () => fitRow(drafts, closed), () => fitPlain('row', drafts, closed)],
-        )
+        return this.settle(drafts, closed, [
+          asTable,
+          () => fitRow(drafts, closed),
+          () => fitPlain('row', drafts, closed),
+        ])
       }
       case 'free':
         return this.free(
@@ -280,7 +291,9 @@ export class Inference {
   private evenRow(parts: readonly Block[], shell: OpenShell): Draft | undefined {
     const boxes = parts.map((part) => part.box)
     const isWorth = parts.some((part) => part.kind === 'column' || part.kind === 'row')
-    const pitch = isWorth ? findPitch(boxes, shell.isPadded ? shell.box : (shell.room ?? shell.box)) : undefined
+    const pitch = isWorth
+      ? findPitch(boxes, shell.isPadded ? shell.box : (shell.room ?? shell.box))
+      : undefined
     if (!pitch || parts.some((part) => part.kind === 'free')) return undefined
     const kept = new Map(this.bundles)
     const drafts = parts.map((part, i) => {
@@ -324,7 +337,8 @@ export class Inference {
     const { box } = draft.node
     const [left, right] = [box.x - closed.box.x, endOn(closed.box, 'x') - endOn(box, 'x')]
     const isCentred = Math.abs(left - right) <= 2 && left > 0 && !isText(draft)
-    const isOwn = isLeafShape(draft) || (isText(draft) && !draft.range) || fitsItself(draft, 'width')
+    const isOwn =
+      isLeafShape(draft) || (isText(draft) && !draft.range) || fitsItself(draft, 'width')
     const row = (): Draft => fitRow([draft], closed)
     const column = (): Draft => fitColumn([draft], closed)
     const readings = isCentred && isOwn ? [row, column] : [column, row]
@@ -337,7 +351,8 @@ export class Inference {
     const drafts = parts.map((part, i) => {
       const table = tables.get(i)
       const spans =
-        Math.abs(part.box.x - union.x) <= 1 && Math.abs(endOn(part.box, 'x') - endOn(union, 'x')) <= 1
+        Math.abs(part.box.x - union.x) <= 1 &&
+        Math.abs(endOn(part.box, 'x') - endOn(union, 'x')) <= 1
       const wide =
         table && part.kind === 'row'
           ? { ...part, box: { ...part.box, x: union.x, width: union.width } }
@@ -426,6 +441,10 @@ const toRelative = (node: LayoutNode, parent: Box): LayoutNode => ({
 export const inferLayout = (root: Layer, options: InferOptions): LayoutNode => {
   const box = { ...root.box, x: 0, y: 0 }
   const { node } = new Inference(options, findGraphics(root)).container(root, box)
-  return { ...toRelative(node, box), placement: { kind: 'root' } }
+  const isFlowing = node.arrangement.kind !== 'free'
+  const sizing = {
+    width: root.sizing.width === 'fit' && !isFlowing ? 'fixed' : root.sizing.width,
+    height: root.sizing.height === 'fit' && !isFlowing ? 'fixed' : root.sizing.height,
+  } as const
+  return { ...toRelative(node, box), placement: { kind: 'root' }, sizing }
 }
-

@@ -52,7 +52,8 @@ const holds = (holder: Piece, piece: Piece): boolean => {
 /** The smallest background painted before each piece; a sweep from top to bottom, near n log n. */
 const findHolders = (pieces: readonly Piece[]): ReadonlyMap<Piece, Piece> => {
   const holders = new Map<Piece, Piece>()
-  const top = (piece: Piece): number => piece.box.y - (canHold(piece) ? slackOf(piece.box.height) : 0)
+  const top = (piece: Piece): number =>
+    piece.box.y - (canHold(piece) ? slackOf(piece.box.height) : 0)
   const sorted = [...pieces].sort((a, b) => top(a) - top(b) || a.order - b.order)
   // Backgrounds start a little early so that content that sticks out finds them.
   const starts = pieces
@@ -98,10 +99,14 @@ export const mergeShapes = (below: Layer, above: Layer): Layer | undefined => {
   if (!hasShape(below) || !hasShape(above) || !isPlain(below) || !isPlain(above)) return undefined
   // The lines around a cell are drawn by its neighbours as well, so a fill does not cover them.
   const isCell = below.key.includes(INFERRED) && below.fills.length === 0
-  if (below.strokes.length > 0 && (above.strokes.length > 0 || (above.fills.length > 0 && !isCell))) {
+  if (
+    below.strokes.length > 0 &&
+    (above.strokes.length > 0 || (above.fills.length > 0 && !isCell))
+  ) {
     return undefined
   }
-  const same = JSON.stringify(resolveCorners(below.radius)) === JSON.stringify(resolveCorners(above.radius))
+  const same =
+    JSON.stringify(resolveCorners(below.radius)) === JSON.stringify(resolveCorners(above.radius))
   if (!same && below.fills.length > 0 && above.fills.length > 0) return undefined
   if (below.effects.length > 0 && above.effects.length > 0) return undefined
   const radius = below.fills.length > 0 ? below.radius : above.radius
@@ -127,7 +132,11 @@ const hideCovered = (fills: RectangleLayer['fills']): RectangleLayer['fills'] =>
 }
 
 /** The tokens of each field go with the shape the field is taken from. */
-const mergeTokens = (below: Shape, above: Shape, fills: RectangleLayer['fills']): Layer['tokens'] => {
+const mergeTokens = (
+  below: Shape,
+  above: Shape,
+  fills: RectangleLayer['fills'],
+): Layer['tokens'] => {
   const kept: Record<string, string> = {}
   const take = (layer: Shape, prefix: string): void => {
     for (const [path, token] of Object.entries(layer.tokens ?? {})) {
@@ -150,11 +159,7 @@ const asBackground = (piece: Piece): Piece => {
 }
 
 /** Lines along the edges of a shape without a border of its own are its border. */
-const takeEdges = (
-  piece: Piece,
-  inside: readonly Piece[],
-  build: (piece: Piece) => Nest,
-): Nest => {
+const takeEdges = (piece: Piece, inside: readonly Piece[], build: (piece: Piece) => Nest): Nest => {
   const { layer } = piece
   const isFree = piece.kind === 'surface' && hasShape(layer) && layer.strokes.length === 0
   const lines = isFree && layer.radius === 0 ? findEdgeLines(piece.box, inside) : {}

@@ -11,16 +11,22 @@ export const findAnchor = (box: Box, parent: Box, axis: Axis): Anchor => {
   const after = endOn(parent, axis) - endOn(box, axis)
   const middle = middleOn(box, axis) - middleOn(parent, axis)
   if (Math.abs(middle) <= MIDDLE_PX) return { edge: 'centre', px: 0 }
-  return before <= after ? { edge: 'start', px: roundPx(before) } : { edge: 'end', px: roundPx(after) }
+  return before <= after
+    ? { edge: 'start', px: roundPx(before) }
+    : { edge: 'end', px: roundPx(after) }
 }
 
 /** A layer that lies over (or under) the flow of its parent, held by the nearest corner, edge or middle. */
 export const overlayNode = (draft: Draft, parent: Box, isUnder: boolean): LayoutNode => {
   const { node } = draft
+  const { layer } = node
   const ownWidth = fitsItself(draft, 'width') && !isShape(node)
   const ownHeight = fitsItself(draft, 'height') && !isShape(node)
+  // What is as wide as its words is not broken by where it is held.
+  const keeps = layer.type === 'text' && (layer.lines !== undefined || layer.sizing.width === 'fit')
   return {
     ...node,
+    keepsLines: node.keepsLines || keeps,
     placement: {
       kind: 'overlay',
       x: findAnchor(node.box, parent, 'x'),

@@ -1,11 +1,13 @@
 import type { Design } from '../design/design.js'
-import { resolveCorners, type Box, type Corners } from '../design/geometry.js'
+import { resolveCorners, uniteBoxes, type Box, type Corners } from '../design/geometry.js'
 import {
   childrenOf,
   isContainer,
   type ContainerLayer,
   type ImageLayer,
   type Layer,
+  type LineLayer,
+  type RectangleLayer,
 } from '../design/layer.js'
 
 /** A layer that takes room in a container, in the container's coordinates. */
@@ -53,7 +55,8 @@ const growCorners = (corners: Corners, by: number): Corners => {
 export const withStrokeInside = (layer: Layer, box: Box): { layer: Layer; box: Box } => {
   if (!('strokes' in layer) || layer.type === 'path' || layer.type === 'line') return { layer, box }
   const stroke = layer.strokes.at(-1)
-  if (!stroke || typeof stroke.width !== 'number' || stroke.align === 'inside') return { layer, box }
+  if (!stroke || typeof stroke.width !== 'number' || stroke.align === 'inside')
+    return { layer, box }
   const by = stroke.align === 'centre' ? stroke.width / 2 : stroke.width
   const strokes = [...layer.strokes.slice(0, -1), { ...stroke, align: 'inside' as const }]
   const radius = 'radius' in layer ? { radius: growCorners(resolveCorners(layer.radius), by) } : {}
@@ -117,9 +120,15 @@ const asCroppedPicture = (
   layer: ContainerLayer,
   assets: Design['assets'],
 ): ImageLayer | undefined => {
-  if (layer.type !== 'frame' || !layer.clip || layer.layout || layer.fills.length > 0) return undefined
+  if (layer.type !== 'frame' || !layer.clip || layer.layout || layer.fills.length > 0)
+    return undefined
   const [only, ...others] = layer.children.filter(isShown)
-  if (only?.type !== 'image' || others.length > 0 || only.rotationDeg !== 0 || layer.rotationDeg !== 0)
+  if (
+    only?.type !== 'image' ||
+    others.length > 0 ||
+    only.rotationDeg !== 0 ||
+    layer.rotationDeg !== 0
+  )
     return undefined
   const { x, y, width, height } = only.box
   const right = layer.box.width - x - width
@@ -148,6 +157,52 @@ const seenThrough = (layer: ContainerLayer): Layer | undefined => {
   if (isUnit({ ...layer, opacity: 1 })) return undefined
   const [only, ...others] = layer.children.filter(isShown)
   return others.length === 0 ? only : undefined
+}
+
+const intersect = (a: Box, b: Box): Box => {
+  const [x, y] = [Math.max(a.x, b.x), Math.max(a.y, b.y)]
+  const right = Math.min(a.x + a.width, b.x + b.width)
+  const bottom = Math.min(a.y + a.height, b.y + b.height)
+  return { x, y, width: Math.max(0, right - x), height: Math.max(0, bottom - y) }
+}
+
+/** A plain shape can be drawn as large as it is seen. */
+const isCuttable = (layer: Layer): layer is RectangleLayer | LineLayer =>
+  layer.rotationDeg === 0 &&
+  layer.effects.length === 0 &&
+  ((layer.type === 'line' && (layer.box.width === 0 || layer.box.height === 0)) ||
+    (layer.type === 'rectangle' &&
+      layer.radius === 0 &&
+      layer.strokes.length === 0 &&
+      layer.fills.every((fill) => fill.kind === 'solid')))
+
+/**
+ * A frame that does nothing but clip, made as small as what is seen of its content; around a plain shape, the
+ * seen part of the shape. Other containers stay as they are.
+ */
+const cutToSeen = (layer: ContainerLayer): Layer => {
+  if (layer.type !== 'frame' || isPainted(layer) || isUnit(layer) || layer.radius !== 0)
+    return layer
+  const shown = layer.children.filter(isShown)
+  const whole = { ...layer.box, x: 0, y: 0 }
+  const seen = intersect(uniteBoxes(shown.map((child) => child.box)), whole)
+  const box = { ...seen, x: layer.box.x + seen.x, y: layer.box.y + seen.y }
+  const [only, ...others] = shown
+  if (only && others.length === 0 && isCuttable(only)) {
+    if (only.type === 'rectangle') return { ...only, box }
+    const isFlat = only.box.height === 0
+    return {
+      ...only,
+      box,
+      from: { x: 0, y: 0 },
+      to: isFlat ? { x: box.width, y: 0 } : { x: 0, y: box.height },
+    }
+  }
+  const children = shown.map((child): Layer => {
+    const at = { ...child.box, x: child.box.x - seen.x, y: child.box.y - seen.y }
+    return { ...child, box: at }
+  })
+  return { ...layer, box, children }
 }
 
 const kindOf = (layer: Layer): Piece['kind'] =>
@@ -188,7 +243,13 @@ export const collectPieces = (
       const at = { ...only.box, x: only.box.x + box.x, y: only.box.y + box.y }
       return add(fainter, at, 'graphic')
     }
-    if (isUnit(layer) || cuts(layer)) return add(layer, box, 'block')
+    if (cuts(layer)) {
+      const seen = cutToSeen(layer)
+      const at = { ...seen.box, x: seen.box.x + left, y: seen.box.y + top }
+      if (seen.type === 'line') return add(seen, lineBox(seen, at), 'line')
+      return add(seen, at, isContainer(seen) ? 'block' : 'surface')
+    }
+    if (isUnit(layer)) return add(layer, box, 'block')
     const from = pieces.length
     if (layer.type !== 'group' && isPainted(layer)) {
       const bare = { ...layer, children: [], clip: layer.clip && layer.radius !== 0 }

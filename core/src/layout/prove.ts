@@ -1,4 +1,4 @@
-import type { Box } from '../design/geometry.js'
+import { resolveSides, type Box } from '../design/geometry.js'
 import { isText, type Draft } from './draft.js'
 import type { LayoutNode } from './node.js'
 import { solveFlow, type Measured } from './solve.js'
@@ -24,7 +24,8 @@ const isTextBack = (draft: Draft, node: LayoutNode, wanted: Box, got: Box): bool
   const { layer } = node
   if (layer.type !== 'text') return false
   const align = node.textAlign ?? layer.align
-  const isWrapped = !draft.range || (got.width > draft.range.least - 0.5 && got.width < draft.range.most)
+  const isWrapped =
+    !draft.range || (got.width > draft.range.least - 0.5 && got.width < draft.range.most)
   return (
     isWrapped &&
     got.width >= Math.min(wanted.width, draft.range?.least ?? wanted.width) - TEXT_PX &&
@@ -38,6 +39,24 @@ const isBoxBack = (wanted: Box, got: Box, by: Tolerance): boolean =>
   Math.abs(wanted.y - got.y) <= by &&
   Math.abs(wanted.width - got.width) <= by &&
   Math.abs(wanted.height - got.height) <= by
+
+/** How high a reading's content with its padding is, when nothing makes it higher. */
+export const contentHeight = (
+  { node, natural }: Draft,
+  drafts: readonly Draft[],
+): number | undefined => {
+  const { arrangement, box } = node
+  if (arrangement.kind === 'free') return natural.height
+  const children = node.children.slice(0, drafts.length)
+  const solved = solveFlow(
+    arrangement,
+    children.map((child, i) => measuredOf(drafts[i]!, child)),
+    drafts.map((draft) => draft.baseline),
+    { width: box.width, height: undefined },
+  )
+  const bottoms = solved.map((at, i) => at.y + at.height + children[i]!.margin.bottom)
+  return Math.max(0, ...bottoms) + resolveSides(arrangement.padding).bottom
+}
 
 /** Whether a reading, laid out again, gives every child the box it was drawn with. */
 export const isProved = (
@@ -54,7 +73,6 @@ export const isProved = (
     drafts.map((draft) => draft.baseline),
     { width: box.width, height: box.height },
   )
-  if ((globalThis as any).DEBUG_PROVE) drafts.forEach((draft, i) => { const drawn = draft.node.box; const wanted = { ...drawn, x: drawn.x - box.x, y: drawn.y - box.y }; const ok = isText(draft) ? isTextBack(draft, children[i]!, wanted, solved[i]!) : isBoxBack(wanted, solved[i]!, tolerance); if (!ok) (globalThis as any).DEBUG_PROVE(node.layer.name, arrangement.kind, arrangement, draft.node.layer.name, wanted, solved[i], children[i]!.sizing, draft.range) })
   return drafts.every((draft, i) => {
     const drawn = draft.node.box
     const wanted = { ...drawn, x: drawn.x - box.x, y: drawn.y - box.y }

@@ -55,7 +55,12 @@ const solveColumn = (
     const w = widthIn(child, room, self === 'stretch' && node.sizing.width !== 'fit')
     y += margin.top + (i > 0 ? flow.gap : 0)
     const h = heightAt(child, w)
-    boxes.push({ x: padding.left + margin.left + alignOffset(self, room, w), y, width: w, height: h })
+    boxes.push({
+      x: padding.left + margin.left + alignOffset(self, room, w),
+      y,
+      width: w,
+      height: h,
+    })
     y += h + margin.bottom
   })
   const free = height === undefined ? 0 : height - padding.bottom - y
@@ -87,7 +92,8 @@ const shareWidths = (children: readonly Measured[], inner: number, gap: number):
   for (;;) {
     const taken = [...fixed.values()].reduce((sum, w) => sum + w, 0)
     const open = children.flatMap((_, i) => (fixed.has(i) ? [] : [i]))
-    const share = open.length === 0 ? 0 : Math.max(0, (inner - gaps - margins - taken) / open.length)
+    const share =
+      open.length === 0 ? 0 : Math.max(0, (inner - gaps - margins - taken) / open.length)
     const limited = open.find((i) => clampWidth(share, children[i]!.node) !== share)
     if (limited === undefined) return children.map((_, i) => fixed.get(i) ?? share)
     fixed.set(limited, clampWidth(share, children[limited]!.node))
@@ -112,21 +118,17 @@ const solveRow = (
       ? deepest - baselines[i]! + heights[i]!
       : node.margin.top + heights[i]! + node.margin.bottom,
   )
-  const line =
-    height === undefined ? Math.max(0, ...needed) : height - padding.top - padding.bottom
+  const line = height === undefined ? Math.max(0, ...needed) : height - padding.top - padding.bottom
   const used =
-    widths.reduce((sum, w, i) => sum + w + children[i]!.node.margin.left + children[i]!.node.margin.right, 0) +
+    widths.reduce(
+      (sum, w, i) => sum + w + children[i]!.node.margin.left + children[i]!.node.margin.right,
+      0,
+    ) +
     flow.gap * Math.max(0, children.length - 1)
   const free = Math.max(0, inner - used)
   const pushed = children.filter(({ node }) => node.isPushed).length
   const lead =
-    pushed > 0
-      ? 0
-      : flow.distribute === 'centre'
-        ? free / 2
-        : flow.distribute === 'end'
-          ? free
-          : 0
+    pushed > 0 ? 0 : flow.distribute === 'centre' ? free / 2 : flow.distribute === 'end' ? free : 0
   const between =
     pushed === 0 && flow.distribute === 'between' && children.length > 1
       ? free / (children.length - 1)
@@ -172,10 +174,14 @@ const solveGrid = (
       const w = widthIn(cell, room, cell.node.sizing.width === 'stretch')
       return { width: w, height: heightAt(cell, w) }
     })
-    const only = rows === 1 && height !== undefined ? height - padding.top - padding.bottom : undefined
+    const only =
+      rows === 1 && height !== undefined ? height - padding.top - padding.bottom : undefined
     const line =
       only ??
-      Math.max(0, ...sizes.map((s, i) => s.height + cells[i]!.node.margin.top + cells[i]!.node.margin.bottom))
+      Math.max(
+        0,
+        ...sizes.map((s, i) => s.height + cells[i]!.node.margin.top + cells[i]!.node.margin.bottom),
+      )
     cells.forEach(({ node }, x) => {
       const room = line - node.margin.top - node.margin.bottom
       const isStretched = node.sizing.height === 'stretch'

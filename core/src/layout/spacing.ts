@@ -10,10 +10,15 @@ const snap = (value: number): number => {
   return Math.abs(whole - value) <= 0.25 ? whole : roundPx(value)
 }
 
+/** Whether distances are all one, each drawn a px off at most. */
+const isJitter = (gaps: readonly number[]): boolean =>
+  Math.max(...gaps) - Math.min(...gaps) <= 2 * JITTER_PX
+
 /** The gap most neighbours keep; the smallest when no two agree. */
 const commonGap = (gaps: readonly number[]): number => {
   const sorted = gaps.filter((gap) => gap >= 0).sort((a, b) => a - b)
   if (sorted.length === 0) return 0
+  if (isJitter(gaps)) return snap(gaps.reduce((sum, gap) => sum + gap, 0) / gaps.length)
   let best: readonly number[] = []
   for (let from = 0; from < sorted.length; from++) {
     let to = from
@@ -32,9 +37,10 @@ export type Spacing = {
 /** One gap for all and what single things differ by, so that none drifts from its place. */
 export const findSpacing = (gaps: readonly number[], gap = commonGap(gaps)): Spacing => {
   let drift = 0
+  const most = gaps.length > 1 && isJitter(gaps) ? JITTER_PX : DRIFT_PX
   const extra = gaps.map((own) => {
     drift += own - gap
-    if (Math.abs(drift) <= DRIFT_PX) return 0
+    if (Math.abs(drift) <= most) return 0
     const margin = roundPx(drift)
     drift = 0
     return margin

@@ -11,10 +11,7 @@ const SPARE_PX = 4
 const spareRoom = ({ least, most }: WidthRange): number => Math.min(SPARE_PX, (most - least) / 2)
 
 /** Where the file knows better how wide the lines are than the fonts at hand, what it says goes for all. */
-const correctRange = (
-  range: WidthRange | undefined,
-  drawn: number,
-): WidthRange | undefined => {
+const correctRange = (range: WidthRange | undefined, drawn: number): WidthRange | undefined => {
   if (!range || range.least === 0) return range
   const share = drawn / range.least
   return { least: drawn, most: Math.max(drawn + 0.1, range.most * share) }
@@ -45,7 +42,10 @@ export const draftText = (layer: TextLayer, box: Box, measure: TextMeasure): Dra
   if (layer.lines && lines.length > 1) {
     const range = correctRange(findWidthRange(layer, measure), layer.box.width)
     if (!range) {
-      const node = draftNode(layer, box, { keepsLines: true, sizing: { width: 'fit', height: 'fit' } })
+      const node = draftNode(layer, box, {
+        keepsLines: true,
+        sizing: { width: 'fit', height: 'fit' },
+      })
       return { node, natural: { width: box.width, height: box.height }, baseline }
     }
     const node = draftNode(layer, widen(layer, box, range), {

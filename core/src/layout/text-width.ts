@@ -12,7 +12,10 @@ const widthOf = (layer: TextLayer, from: number, to: number, measure: TextMeasur
     const start = Math.max(from, position)
     const end = Math.min(to, position + run.text.length)
     if (start < end) {
-      width += measure.width(run.text.slice(start - position, end - position), styleOfRun(layer, run))
+      width += measure.width(
+        run.text.slice(start - position, end - position),
+        styleOfRun(layer, run),
+      )
     }
     position += run.text.length
   }

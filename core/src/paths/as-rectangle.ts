@@ -57,7 +57,10 @@ const readSegments = ({ codes, values }: Path): Segment[] | undefined => {
     else if (code === A) {
       const [rx, ry, , large, , ex, ey] = values.slice(at, at + 7) as number[]
       const isQuarter =
-        !large && isNear(rx!, ry!) && isNear(Math.abs(ex! - x), rx!) && isNear(Math.abs(ey! - y), rx!)
+        !large &&
+        isNear(rx!, ry!) &&
+        isNear(Math.abs(ex! - x), rx!) &&
+        isNear(Math.abs(ey! - y), rx!)
       if (!isQuarter) return undefined
       add('corner', ex!, ey!)
       at += 7

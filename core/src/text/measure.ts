@@ -151,7 +151,9 @@ export const createMeasure = (fonts: readonly FontFace[]): TextMeasure => {
       if (!own && !italic) {
         return TABLE_NAMES.has(family.toLowerCase()) && (weight === 400 || weight === 700)
       }
-      return own !== undefined && weightDistance(own.face, weight) === 0 && own.face.italic === italic
+      return (
+        own !== undefined && weightDistance(own.face, weight) === 0 && own.face.italic === italic
+      )
     },
     line({ family, size }) {
       const { ascent, descent, lineGap } = faceOf(family, 400, false).metrics

@@ -1,4 +1,4 @@
-import type { Corners, Sides } from '../design/geometry.js'
+import type { Box, Corners, Sides } from '../design/geometry.js'
 import type { AutoLayout, Sizing } from '../design/layout.js'
 import type { CrossAlign } from '../layout/node.js'
 import type { Blend, Effect, Paint } from '../design/paint.js'
@@ -58,6 +58,8 @@ export type UiFill =
       readonly kind: 'picture'
       readonly asset: string
       readonly fit: 'cover' | 'contain' | 'fill' | 'tile'
+      /** Box of one tile in px, for `tile`; absent: as large as the picture. */
+      readonly tile?: Box | undefined
     }
 
 /** The look of a node in values every target can write down. Lengths in px. */

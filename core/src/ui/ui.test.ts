@@ -48,11 +48,6 @@ describe('what is not carried over exactly is put into the account', () => {
       { strokes: [{ paint: solid('#000000'), dash: [3] }] },
       ['account/approximated', 'dash'],
     ],
-    [
-      'a repeated picture',
-      { fills: [{ kind: 'image', asset: 'sea', fit: 'tile' }] },
-      ['account/approximated', 'fill'],
-    ],
   ])('%s', (_what, rest, [code, path]) => {
     expect(accounts([layer('rectangle', 'r', rest)])).toEqual([[code, 'r', path]])
   })
@@ -101,9 +96,9 @@ describe('the title', () => {
   test('is the first of the largest texts that is made of words', () => {
     expect(
       titles([
-        sized('figure', '84 kg', 60),
-        sized('a', 'On the shore', 32),
-        sized('b', 'Elsewhere', 32),
+        { ...sized('figure', '84 kg', 60), box: { x: 0, y: 0, width: 200, height: 70 } },
+        { ...sized('a', 'On the shore', 32), box: { x: 0, y: 80, width: 200, height: 40 } },
+        { ...sized('b', 'Elsewhere', 32), box: { x: 0, y: 130, width: 150, height: 40 } },
       ]),
     ).toEqual(['a'])
   })
@@ -113,18 +108,36 @@ describe('the title', () => {
 })
 
 describe('pictures', () => {
-  test('as a fill become a picture behind the content', () => {
-    const [box] = inside([
-      frame('f', [text('t', 'x')], { fills: [solid('#ffffff'), { kind: 'image', asset: 'sea' }] }),
-    ])
-    expect(box).toMatchObject({
+  const withFill = (fill: Json, children: Json[]): UiNode =>
+    inside([frame('f', children, { fills: [solid('#ffffff'), fill] }), apart])[0]!
+  const apart = text('apart', 'x', { box: { x: 0, y: 350, width: 9, height: 9 } })
+
+  test('as a fill are a background of the content', () => {
+    const picture = { kind: 'image', asset: 'sea' }
+    expect(withFill(picture, [text('t', 'x')])).toMatchObject({
       type: 'box',
+      style: { fills: [{ kind: 'solid' }, { kind: 'picture', fit: 'cover' }] },
+      children: [{ type: 'text' }],
+    })
+  })
+
+  test('half seen through as a fill are a picture behind the content', () => {
+    const picture = { kind: 'image', asset: 'sea', opacity: 0.5 }
+    expect(withFill(picture, [text('t', 'x')])).toMatchObject({
       style: { fills: [{ kind: 'solid' }] },
       children: [
-        { type: 'image', alt: '', style: { width: { sizing: 'stretch' } } },
+        { type: 'image', alt: '', style: { opacity: 0.5, width: { sizing: 'stretch' } } },
         { type: 'text' },
       ],
     })
+  })
+
+  test('as the only fill of an empty shape are a picture', () => {
+    const [picture] = inside([
+      layer('rectangle', 'r', { fills: [{ kind: 'image', asset: 'sea' }] }),
+      apart,
+    ])
+    expect(picture).toMatchObject({ type: 'image', fit: 'cover', alt: '' })
   })
 
   test('shown twice are one file, and equal drawings too', () => {
@@ -139,17 +152,20 @@ describe('pictures', () => {
   })
 })
 
-test('a stroke around a lone shape makes it larger; around content it is an outline', () => {
+test('a stroke that reaches outside is a border of a larger box; around stated auto layout an outline', () => {
   const strokes = [{ paint: solid('#000000'), width: 2, align: 'centre' }]
   const [shape, box] = inside([
     layer('rectangle', 'r', { strokes, radius: 4, box: { x: 10, y: 10, width: 20, height: 20 } }),
-    frame('f', [text('t', 'x')], { strokes }),
+    frame('f', [text('t', 'x')], {
+      strokes,
+      layout: { kind: 'row' },
+      box: { x: 10, y: 100, width: 200, height: 50 },
+    }),
   ])
   expect(shape!.style).toMatchObject({
-    place: { x: { px: 9 }, y: { px: 9 } },
     width: { px: 22 },
     corners: { topLeft: 5 },
-    border: { kind: 'border' },
+    border: { kind: 'border', widths: { top: 2 } },
   })
   expect(box!.style.border).toMatchObject({ kind: 'outline', offsetPx: -1 })
 })

@@ -2,7 +2,7 @@ import { standLikeLetters } from './outlined-text.js'
 import { svgLayers } from '../../testing/design.js'
 
 const letter = (x: number, width: number, height = 10): string =>
-  `M${x} ${20 - height}h${width}v${height}h${-width}z`
+  `M${x} ${20 - height}l${width} 1v${height - 1}h${-width}z`
 const word = [letter(0, 7, 14), letter(9, 8), letter(19, 3, 14), letter(24, 8), letter(34, 6)].join(
   '',
 )

@@ -248,10 +248,10 @@ describe('text', () => {
     const rows = ['What the sea left', 'is counted and put back where', 'it was found']
     const measure = createTableMeasure()
     const placed = rows.map((row): [number, string] => [
-      300 - (measure.width(row, INTER) * 0.95) / 2,
+      300 - (measure.width(row, { ...INTER, family: 'Shingle Sans' }) * 0.95) / 2,
       row,
     ])
-    const { box } = textOf(lines(...placed))
+    const { box } = textOf(lines(...placed).replace('Inter', 'Shingle Sans'))
     expect(box.x + box.width / 2).toBeCloseTo(300, 1)
   })
 

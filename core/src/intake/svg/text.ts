@@ -366,7 +366,7 @@ const withLineHeight = (style: TextStyle, lineHeight: number): TextStyle => ({
 
 /** By how much the table of widths may be off. */
 const MOST_WIDTH_ERROR = 0.1
-/** Lines must differ by this share of their width, or rounding tells more than the font. */
+/** Two lines must differ by this share of their width, or rounding tells more than the font. */
 const LEAST_DIFFERENCE = 0.15
 
 /**
@@ -378,7 +378,8 @@ const correctWidths = (lines: readonly Box[], align: ReadText['align']): readonl
   if (align === 'start' || lines.length < 2) return lines
   const share = align === 'centre' ? 0.5 : 1
   const widest = Math.max(...lines.map((l) => l.width))
-  if (spreadOf(lines.map((l) => l.width)) < LEAST_DIFFERENCE * widest) return lines
+  const differ = spreadOf(lines.map((l) => l.width)) / widest
+  if (lines.length === 2 && differ < LEAST_DIFFERENCE) return lines
   const [meanX, meanWidth] = [mean(lines.map((l) => l.x)), mean(lines.map((l) => l.width))]
   const together = mean(lines.map((l) => (l.x - meanX) * (l.width - meanWidth)))
   const spread = mean(lines.map((l) => (l.width - meanWidth) ** 2))

@@ -28,7 +28,8 @@ export const buildBox = (
   const link = buildLink(context, layer, around)
   const own = buildStyle(context, node, around)
   const base = node.isGraphic ? drawBackground(context, layer, own) : own
-  const images = 'fills' in layer ? layer.fills.filter((p) => p.kind === 'image').filter(isOwnPicture) : []
+  const images =
+    'fills' in layer ? layer.fills.filter((p) => p.kind === 'image').filter(isOwnPicture) : []
   const isLeaf = node.children.length === 0 && images.length === 0
   const style = isLeaf ? growByOutline(base) : base
   const inside: Surroundings = {

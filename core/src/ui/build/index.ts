@@ -5,7 +5,20 @@ import type { BuildContext, Surroundings } from './context.js'
 import { buildGraphic } from './graphic.js'
 import { buildImage } from './image.js'
 import { buildLine } from './line.js'
+import { isOwnPicture } from './style.js'
 import { buildText } from './text.js'
+
+/** A picture, also one that is the only fill of a shape with nothing in it. */
+const asPicture = (node: LayoutNode): LayoutNode | undefined => {
+  const { layer, children } = node
+  if (layer.type === 'image') return node
+  if (layer.type !== 'rectangle' || children.length > 0 || layer.fills.length !== 1)
+    return undefined
+  const [fill] = layer.fills
+  if (fill?.kind !== 'image' || fill.fit === 'tile' || isOwnPicture(fill)) return undefined
+  const { type: _type, fills: _fills, ...rest } = layer
+  return { ...node, layer: { ...rest, type: 'image', asset: fill.asset, fit: fill.fit } }
+}
 
 /** Builds the node a layer becomes, with everything inside it. */
 export const buildNode = (
@@ -17,7 +30,8 @@ export const buildNode = (
   if (node.isGraphic && node.children.length === 0) return buildGraphic(context, node, around)
   if (layer.type === 'line') return buildLine(context, node, around)
   if (layer.type === 'text') return buildText(context, node, around)
-  if (layer.type === 'image') return buildImage(context, node, around)
+  const picture = asPicture(node)
+  if (picture) return buildImage(context, picture, around)
   return buildBox(context, node, around, buildNode)
 }
 

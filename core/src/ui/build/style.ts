@@ -51,7 +51,8 @@ const buildFills = ({ collector }: BuildContext, layer: Layer): UiFill[] =>
   ('fills' in layer ? layer.fills : []).flatMap((paint): UiFill[] => {
     if (paint.kind !== 'image') return [paint]
     if (isOwnPicture(paint)) return []
-    return [{ kind: 'picture', asset: collector.addPicture(paint.asset), fit: paint.fit }]
+    const { fit, tile } = paint
+    return [{ kind: 'picture', asset: collector.addPicture(paint.asset), fit, tile }]
   })
 
 /** The style of a layer, whatever it becomes. */

@@ -33,7 +33,9 @@ export const buildText = (
       : {
           place: anchorText(layer, style.place, node.box.width),
           width:
-            style.width.sizing === 'fixed' ? { ...style.width, sizing: 'fit' as const } : style.width,
+            style.width.sizing === 'fixed'
+              ? { ...style.width, sizing: 'fit' as const }
+              : style.width,
         }),
   }
   return {

@@ -1,5 +1,5 @@
 import { resolveSides, type Corners, type Sides } from '../../../design/geometry.js'
-import type { Anchor, UiBorder, UiPlace, UiStyle } from '../../../ui/nodes.js'
+import type { Anchor, UiBorder, UiFill, UiPlace, UiStyle } from '../../../ui/nodes.js'
 import type { TailwindTheme } from './theme.js'
 import { cssColor, cssPaint, cssShadow, decimal, signed, spacing } from './values.js'
 
@@ -124,7 +124,11 @@ const marginClasses = ({ margin, isPushed }: FlowPlace, bleedPx: number): string
   const [t, r, b, l] = [top - bleedPx, right - bleedPx, bottom - bleedPx, left - bleedPx]
   const one = (name: string, px: number): string => (px === 0 ? '' : signed(name, px))
   if (t === r && r === b && b === l && !isPushed) return [one('m', t)]
-  const x = isPushed ? ['ml-auto', one('mr', r)] : l === r ? [one('mx', l)] : [one('ml', l), one('mr', r)]
+  const x = isPushed
+    ? ['ml-auto', one('mr', r)]
+    : l === r
+      ? [one('mx', l)]
+      : [one('ml', l), one('mr', r)]
   const y = t === b ? [one('my', t)] : [one('mt', t), one('mb', b)]
   return [...x, ...y]
 }
@@ -156,12 +160,7 @@ const placeClasses = ({ place, width, height, bleedPx }: UiStyle): string[] => {
       if (width.sizing === 'stretch' && height.sizing === 'stretch') {
         return ['absolute', 'inset-0', under]
       }
-      return [
-        'absolute',
-        ...anchorClasses('x', place.x),
-        ...anchorClasses('y', place.y),
-        under,
-      ]
+      return ['absolute', ...anchorClasses('x', place.x), ...anchorClasses('y', place.y), under]
     }
   }
 }
@@ -236,8 +235,15 @@ const PICTURE_FIT = {
   cover: ['bg-cover', 'bg-center'],
   contain: ['bg-contain', 'bg-center', 'bg-no-repeat'],
   fill: ['bg-[length:100%_100%]'],
-  tile: [],
 } as const
+
+const pictureClasses = ({ fit, tile }: Extract<UiFill, { kind: 'picture' }>): readonly string[] => {
+  if (fit !== 'tile') return PICTURE_FIT[fit]
+  if (!tile) return []
+  const { x, y, width, height } = tile
+  const place = x === 0 && y === 0 ? [] : [`bg-[position:${decimal(x)}px_${decimal(y)}px]`]
+  return [`bg-[length:${decimal(width)}px_${decimal(height)}px]`, ...place]
+}
 
 const fillClasses = (
   theme: TailwindTheme,
@@ -258,7 +264,7 @@ const fillClasses = (
       .reverse()
       .map((paint) => cssPaint(paint, box, address))
       .join(',')}]`,
-    ...(picture ? PICTURE_FIT[picture.fit] : []),
+    ...(picture ? pictureClasses(picture) : []),
   ]
 }
 

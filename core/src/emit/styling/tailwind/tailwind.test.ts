@@ -44,6 +44,12 @@ describe('sizes in the flow', () => {
       'h-10 self-stretch shrink-0',
     ],
     [
+      'stretching across a column that stretches its children anyway',
+      box({ sizing: { width: 'stretch' } }),
+      { layout: { kind: 'column', align: 'stretch' } },
+      'h-10 shrink-0',
+    ],
+    [
       'limits',
       box({ limits: { minWidth: 40, maxWidth: 320 } }),
       row,
@@ -86,12 +92,15 @@ describe('arrangement', () => {
   })
 })
 
-describe('place without a layout', () => {
-  test('coordinates are counted from inside the parent’s border', () => {
-    const child = box({ box: { x: 10, y: 20, width: 8, height: 8 } })
-    expect(classesOf(child)).toBe('absolute left-2.5 top-5 size-2')
+describe('place out of the flow', () => {
+  test('distances are counted from inside the parent’s border, from the nearer edge or the middle', () => {
+    const at = (x: number, y: number, screen: Json = row): string =>
+      classesOf(box({ flow: 'out', box: { x, y, width: 8, height: 8 } }), screen)
+    expect(at(10, 20)).toBe('absolute left-2.5 top-5 size-2')
     const stroke = { paint: { kind: 'solid', color: '#000000' }, width: 2, align: 'inside' }
-    expect(classesOf(child, { strokes: [stroke] })).toBe('absolute left-2 top-4.5 size-2')
+    expect(at(10, 20, { ...row, strokes: [stroke] })).toBe('absolute left-2 top-4.5 size-2')
+    expect(at(380, 280)).toBe('absolute right-3 bottom-3 size-2')
+    expect(at(196, -4)).toBe('absolute left-1/2 -translate-x-1/2 -top-1 size-2')
   })
 
   test.each([
@@ -99,8 +108,9 @@ describe('place without a layout', () => {
     ['centre', 'absolute left-15 -translate-x-1/2 top-0'],
     ['end', 'absolute left-27.5 -translate-x-full top-0'],
   ])('text aligned to the %s is held there', (align, classes) => {
-    const child = text('t', 'x', { align, box: { x: 10, y: 0, width: 100, height: 24 } })
-    expect(classesOf(child)).toMatch(new RegExp(`^${classes.replace(/[.*/]/g, '\\$&')} `))
+    const place = { flow: 'out', box: { x: 10, y: 0, width: 100, height: 24 } }
+    const child = text('t', 'x', { align, ...place })
+    expect(classesOf(child, row)).toMatch(new RegExp(`^${classes.replace(/[.*/]/g, '\\$&')} `))
   })
 })
 
@@ -199,8 +209,7 @@ describe('gradients', () => {
       'linear-gradient(#00f,#00f)',
     ],
   ])('%s', (_what, from, to, css) => {
-    expect(
-      cssPaint({ kind: 'linear', from, to, stops, ...common }, { width: 100, height: 100 }),
-    ).toBe(css)
+    const square = { width: 100, height: 100 }
+    expect(cssPaint({ kind: 'linear', from, to, stops, ...common }, square, () => '')).toBe(css)
   })
 })
