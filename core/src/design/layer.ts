@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { bindSchema, propValueSchema } from './component.js'
 import { boxSchema, cornersSchema, lengthPx, pointSchema } from './geometry.js'
-import { autoLayoutSchema, constraintSchema, sizingSchema } from './layout.js'
+import { arrangeSchema, autoLayoutSchema, constraintSchema, sizingSchema } from './layout.js'
 import { blendSchema, effectSchema, opacitySchema, paintSchema, strokeSchema } from './paint.js'
 import { drawnLineSchema, textRunSchema, textStyleSchema } from './text.js'
 
@@ -119,6 +119,7 @@ export type TextLayer = z.infer<typeof textSchema>
 
 const surface = {
   layout: autoLayoutSchema.optional(),
+  arrange: arrangeSchema.optional(),
   fills,
   strokes,
   radius,
@@ -137,6 +138,8 @@ const groupFields = z.strictObject({
   type: z.literal('group'),
   ...base,
   mask: z.enum(['outline', 'alpha', 'luminance']).optional(),
+  /** All of it is one drawing, whatever it is made of. */
+  isGraphic: z.boolean().optional(),
 })
 /** `variant`: the values of the variant properties this one is drawn for. */
 const componentFields = z.strictObject({

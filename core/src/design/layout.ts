@@ -25,6 +25,13 @@ const line = {
   wrap: z.boolean().default(false),
 }
 
+/**
+ * How the content of a container without auto layout is to be read; gaps, padding and sizes are found from
+ * where it stands. `overlay`: things lie over each other on purpose.
+ */
+export const arrangeSchema = z.enum(['row', 'column', 'grid', 'overlay'])
+export type Arrange = z.infer<typeof arrangeSchema>
+
 /** Stated auto layout. */
 export const autoLayoutSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('row'), ...line }),

@@ -1,14 +1,86 @@
 import { z } from 'zod'
+import { boxSchema, lengthPx } from '../design/geometry.js'
+import {
+  arrangeSchema,
+  autoLayoutSchema,
+  constraintSchema,
+  sizingSchema,
+} from '../design/layout.js'
+import { colorSchema } from '../design/paint.js'
 import { tokenSchema } from '../design/token.js'
 
 const layer = z.string().min(1).max(500)
 const token = z.string().min(1).max(200)
+const several = z.array(layer).min(1).max(10_000)
+const name = z.string().max(500).optional()
 
 /** One change to a design, addressed by a layer's key or a token's name. Everything a person changes is an edit. */
 export const editSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('hide'), layer, hidden: z.boolean() }),
   z.strictObject({ kind: z.literal('remove'), layer }),
   z.strictObject({ kind: z.literal('rename'), layer, name: z.string().min(1).max(500) }),
+  /** Layers of one screen in a container of their own; `force`: also when they lie over each other. */
+  z.strictObject({
+    kind: z.literal('group'),
+    layers: several,
+    as: arrangeSchema,
+    key: layer,
+    name,
+    force: z.boolean().optional(),
+  }),
+  /** The content of a container stands in the container's parent; its paint stays as a rectangle. */
+  z.strictObject({ kind: z.literal('split'), layer }),
+  /** A rectangle becomes the container of what lies on it. */
+  z.strictObject({ kind: z.literal('enclose'), layer, layers: several }),
+  /** Another container, the same place on the screen; last in paint order without `index`. */
+  z.strictObject({
+    kind: z.literal('move'),
+    layer,
+    into: layer,
+    index: z.int().min(0).optional(),
+  }),
+  z.strictObject({ kind: z.literal('set-box'), layer, box: boxSchema }),
+  /** A picture is seen inside `box` alone, in the coordinates of its container. */
+  z.strictObject({ kind: z.literal('crop'), layer, box: boxSchema, key: layer }),
+  /** Layers as one drawing: of vectors, or with `picture` of dots. */
+  z.strictObject({
+    kind: z.literal('make-graphic'),
+    layers: several,
+    key: layer,
+    name,
+    picture: z
+      .strictObject({
+        mime: z.enum(['image/png', 'image/jpeg']),
+        data: z.string().min(1).max(20_000_000),
+        width: lengthPx,
+        height: lengthPx,
+      })
+      .optional(),
+  }),
+  z.strictObject({
+    kind: z.literal('set-sizing'),
+    layer,
+    width: sizingSchema.optional(),
+    height: sizingSchema.optional(),
+  }),
+  /** Auto layout for a container; null takes it away. */
+  z.strictObject({ kind: z.literal('set-layout'), layer, layout: autoLayoutSchema.nullable() }),
+  /** How a container without auto layout is read; null leaves it to the program. */
+  z.strictObject({ kind: z.literal('read-as'), layer, as: arrangeSchema.nullable() }),
+  z.strictObject({
+    kind: z.literal('set-constraints'),
+    layer,
+    horizontal: constraintSchema.optional(),
+    vertical: constraintSchema.optional(),
+  }),
+  z.strictObject({ kind: z.literal('set-flow'), layer, flow: z.enum(['in', 'out']) }),
+  /** A field that could come from a token gets a value of its own. */
+  z.strictObject({
+    kind: z.literal('set-value'),
+    layer,
+    path: z.string().min(1).max(200),
+    value: z.union([colorSchema, lengthPx]),
+  }),
   /** New tokens, and the fields that take their value from each from now on. */
   z.strictObject({
     kind: z.literal('add-tokens'),

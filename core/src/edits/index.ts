@@ -1,27 +1,65 @@
 import type { Design } from '../design/design.js'
+import { measureBoxes } from '../design/walk.js'
 import { notes } from '../notes/catalogue.js'
 import type { Note } from '../notes/note.js'
 import type { Edit, EditKind, EditOf } from './edit.js'
-import { hide, remove, rename } from './layers.js'
+import {
+  hide,
+  readAs,
+  remove,
+  rename,
+  setBox,
+  setConstraints,
+  setFlow,
+  setLayout,
+  setSizing,
+  setValue,
+} from './layers.js'
+import { crop, enclose, group, makeGraphic, move, overlapAny, split } from './structure.js'
 import { addTokens, importTokens, mergeToken, removeToken, renameToken } from './tokens.js'
 
 /** Makes one edit; gives the same design back when it does not apply. */
 type Apply<K extends EditKind> = (design: Design, edit: EditOf<K>) => Design
 
+/** Grouping what lies over each other in a line takes force: it would be pulled apart. */
+const groupChecked: Apply<'group'> = (design, edit) => {
+  if (edit.as === 'overlay' || edit.force) return group(design, edit)
+  const wanted = new Set(edit.layers)
+  for (const screen of design.screens) {
+    const boxes = [...measureBoxes(screen)].flatMap(([key, box]) => (wanted.has(key) ? [box] : []))
+    if (overlapAny(boxes)) return design
+  }
+  return group(design, edit)
+}
+
 const KINDS: { readonly [K in EditKind]: Apply<K> } = {
   'add-tokens': addTokens,
+  crop,
+  enclose,
+  group: groupChecked,
   hide,
   'import-tokens': importTokens,
+  'make-graphic': makeGraphic,
   'merge-token': mergeToken,
+  move,
+  'read-as': readAs,
   remove,
   'remove-token': removeToken,
   rename,
   'rename-token': renameToken,
+  'set-box': setBox,
+  'set-constraints': setConstraints,
+  'set-flow': setFlow,
+  'set-layout': setLayout,
+  'set-sizing': setSizing,
+  'set-value': setValue,
+  split,
 }
 
 /** The layer or token an edit is about. */
 const subjectOf = (edit: Edit): { readonly kind: 'layer' | 'token'; readonly name: string } => {
   if ('layer' in edit) return { kind: 'layer', name: edit.layer }
+  if ('layers' in edit) return { kind: 'layer', name: edit.layers[0]! }
   if (edit.kind === 'add-tokens') return { kind: 'token', name: edit.additions[0]!.token.name }
   return { kind: 'token', name: edit.kind === 'import-tokens' ? '' : edit.token }
 }

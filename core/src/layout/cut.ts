@@ -1,6 +1,7 @@
 import { uniteBoxes, type Box } from '../design/geometry.js'
+import type { Arrange } from '../design/layout.js'
 import { endOn, startOn, type Axis } from './axis.js'
-import { cutBands, type Item } from './bands.js'
+import { comparePlace, cutBands, type Item } from './bands.js'
 import {
   addToColumns,
   chooseColumns,
@@ -359,6 +360,22 @@ const findSections = (
   }
   close(undefined)
   return takeLines(sections)
+}
+
+/** The contents of a container in the arrangement a person has said, each thing a part of its own. */
+export const arrangeAs = (items: readonly Item[], arrange: Arrange): Block => {
+  const box = boxOf(items)
+  if (arrange === 'overlay') return { kind: 'free', items, box }
+  const toPart = (item: Item): Block => ({ kind: 'item', item, box: item.box })
+  if (arrange === 'grid') {
+    const rows = cutBands(items, 'y').map((row) =>
+      line('row', [...row].sort(comparePlace('x')).map(toPart)),
+    )
+    return line('column', joinGrids(rows))
+  }
+  const axis = axisOf(arrange)
+  const parts = [...items].sort(comparePlace(axis)).map(toPart)
+  return parts.length === 1 ? parts[0]! : { kind: arrange, parts, box }
 }
 
 /** Reads how the contents of a container stand, whose box is `bounds`. */

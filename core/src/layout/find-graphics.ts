@@ -53,14 +53,17 @@ export const findGraphics = (root: Layer): ReadonlySet<Layer> => {
       hasDrawing ||= inside.hasDrawing
       hasText ||= inside.hasText
     }
+    const isSaid = layer.type === 'group' && layer.isGraphic === true
     const isMasked = layer.type === 'group' && layer.mask !== undefined
-    const isOne = isMasked
-      ? !hasText
-      : layer.type === 'group'
-        ? isVector && hasDrawing
-        : isClip
-          ? isInsideVector && hasDrawing
-          : needsDrawing(layer)
+    const isOne = isSaid
+      ? true
+      : isMasked
+        ? !hasText
+        : layer.type === 'group'
+          ? isVector && hasDrawing
+          : isClip
+            ? isInsideVector && hasDrawing
+            : needsDrawing(layer)
     if (isOne) graphics.add(layer)
     return { isVector, hasDrawing, hasText }
   }

@@ -1,11 +1,11 @@
 import type { Design } from '../design/design.js'
 import { uniteBoxes, type Box } from '../design/geometry.js'
 import { isContainer, type Layer } from '../design/layer.js'
-import type { AutoLayout } from '../design/layout.js'
+import type { Arrange, AutoLayout } from '../design/layout.js'
 import type { TextMeasure } from '../text/measure.js'
 import { endOn } from './axis.js'
 import { doOverlap, type Item } from './bands.js'
-import { arrangeContainer, type Block } from './cut.js'
+import { arrangeAs, arrangeContainer, type Block } from './cut.js'
 import {
   draftNode,
   fitsItself,
@@ -105,7 +105,8 @@ export class Inference {
     const nests = nestPieces(joinLooseVectors(joinLines(findRuledTables(pieces))))
     const own = { ...box, x: 0, y: 0 }
     const shell = { layer, absorbed: [], box: own, isPadded: true, fills: true }
-    return moveDraft(inside.fill(shell, nests), box)
+    const arrange = isContainer(layer) && layer.type !== 'group' ? layer.arrange : undefined
+    return moveDraft(inside.fill(shell, nests, undefined, arrange), box)
   }
 
   private addBundles(bundles: readonly Bundle[]): void {
@@ -198,7 +199,12 @@ export class Inference {
   }
 
   /** A container with its content laid out. */
-  private fill(shell: Shell, content: readonly Nest[], table?: TableColumns): Draft {
+  private fill(
+    shell: Shell,
+    content: readonly Nest[],
+    table?: TableColumns,
+    arrange?: Arrange,
+  ): Draft {
     const [only, ...others] = content
     if (only && others.length === 0 && isSameBox(shell.box, only.piece.box)) {
       const isShape = only.piece.kind === 'surface'
@@ -208,6 +214,7 @@ export class Inference {
         return this.fill({ ...shell, layer: merged, absorbed }, only.content)
       }
     }
+    if (arrange) return this.arranged(shell, content.map(toItem), arrange)
     const { items, overlays } = separateOverlaps(content.map(toItem))
     if (items.length === 0) {
       const node = draftNode(shell.layer, shell.box, { absorbed: shell.absorbed })
@@ -224,6 +231,13 @@ export class Inference {
       return overlayNode(this.nest(overlay, false), shell.box, isUnder)
     })
     return { ...draft, node: { ...draft.node, children: [...draft.node.children, ...over] } }
+  }
+
+  /** A container whose arrangement a person has said. */
+  private arranged(shell: Shell, items: readonly Item[], arrange: Arrange): Draft {
+    if (items.length === 0) return this.fill(shell, [])
+    const block = arrangeAs(items, arrange)
+    return this.block(block, shell)
   }
 
   /** `room` is the box of the container it stands in. */

@@ -88,7 +88,9 @@ const isUnit = (layer: ContainerLayer): boolean =>
   layer.type === 'component' ||
   (layer.type === 'group'
     ? layer.mask !== undefined || layer.effects.length > 0
-    : layer.layout !== undefined || layer.effects.some((e) => e.kind === 'blur')) ||
+    : layer.layout !== undefined ||
+      layer.arrange !== undefined ||
+      layer.effects.some((e) => e.kind === 'blur')) ||
   // A resolved instance: the keys inside begin with its own.
   layer.children.some((child) => child.key.startsWith(`${layer.key}/`))
 

@@ -69,6 +69,22 @@ export const setTokenField = (layer: Layer, path: string, token: string, value: 
   return { ...next, tokens: { ...layer.tokens, [path]: token } }
 }
 
+/** A number or colour in a field, without a token; the layer itself when it has no such field. */
+export const setPlainField = (layer: Layer, path: string, value: number | string): Layer => {
+  const steps = path.split('.')
+  let before: unknown = layer
+  for (const step of steps)
+    before = (before as Readonly<Record<string, unknown>> | undefined)?.[step]
+  if (typeof before !== typeof value || before === value) return layer
+  const next = setAt(layer, steps, value) as Layer
+  // A type token says the whole style: with one part of it changed it holds no longer.
+  const isType = path.startsWith('style.') && path !== 'style.color'
+  const kept = Object.entries(layer.tokens ?? {}).filter(
+    ([field]) => field !== path && !(isType && field === 'style'),
+  )
+  return { ...next, tokens: Object.fromEntries(kept) }
+}
+
 /** Whether a token's value can stand where a field's value stood. */
 export const isSameValueType = (before: unknown, after: unknown): boolean =>
   typeof before === typeof after && Array.isArray(before) === Array.isArray(after)
