@@ -129,8 +129,8 @@ const wrap = (
       : {
           ...layer,
           children: layer.children
-            .filter((child) => !keys.has(child.key))
-            .map((child) => (child.key === made.key ? made : clean(child))),
+            .filter((child) => child === made || !keys.has(child.key))
+            .map(clean),
         }
   return clean(marked) as Screen
 }

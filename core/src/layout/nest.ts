@@ -49,7 +49,14 @@ const holds = (holder: Piece, piece: Piece): boolean => {
   return holder.kind !== 'graphic' || piece.kind === 'text'
 }
 
-/** The smallest background painted before each piece; a sweep from top to bottom, near n log n. */
+const isOpaque = ({ kind, layer }: Piece): boolean => {
+  if (layer.opacity < 1) return false
+  if (kind === 'image') return true
+  const fills = 'fills' in layer ? layer.fills : []
+  return fills.some((f) => f.kind === 'solid' && f.opacity === 1 && f.color.length === 7)
+}
+
+/** The smallest background seen behind each piece; a sweep from top to bottom, near n log n. */
 const findHolders = (pieces: readonly Piece[]): ReadonlyMap<Piece, Piece> => {
   const holders = new Map<Piece, Piece>()
   const top = (piece: Piece): number =>
@@ -68,13 +75,17 @@ const findHolders = (pieces: readonly Piece[]): ReadonlyMap<Piece, Piece> => {
     if (active.some((h) => h.box.y + h.box.height < y - 40)) {
       active = active.filter((h) => h.box.y + h.box.height >= y - 40)
     }
-    let best: Piece | undefined
-    for (const holder of active) {
-      if (!holds(holder, piece)) continue
-      const smaller = best === undefined ? 1 : areaOf(best.box) - areaOf(holder.box)
-      if (!best || smaller > 0 || (smaller === 0 && holder.order > best.order)) best = holder
-    }
-    if (best) holders.set(piece, best)
+    const around = active.filter((holder) => holds(holder, piece))
+    if (around.length === 0) continue
+    // What lies under something opaque is not seen behind the piece, however well it would fit.
+    const seenFrom = Math.max(-1, ...around.filter(isOpaque).map((holder) => holder.order))
+    const best = around
+      .filter((holder) => holder.order >= seenFrom)
+      .reduce((a, b) => {
+        const smaller = areaOf(a.box) - areaOf(b.box)
+        return smaller > 0 || (smaller === 0 && b.order > a.order) ? b : a
+      })
+    holders.set(piece, best)
   }
   return holders
 }
