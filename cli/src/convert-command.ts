@@ -11,6 +11,7 @@ import {
   type Note,
 } from '@unimorph/core'
 import { Failure } from './failure.js'
+import { readEdits } from './read-edits.js'
 import { readFonts } from './read-fonts.js'
 import { readInputs } from './read-inputs.js'
 import { writeFiles } from './write-files.js'
@@ -21,6 +22,7 @@ export type ConvertOptions = {
   readonly out: string
   readonly select?: readonly string[]
   readonly fonts?: string
+  readonly edits?: string
   readonly force?: boolean
   readonly json?: boolean
 }
@@ -57,7 +59,9 @@ export const convertCommand = async (
 ): Promise<number> => {
   checkChoice('target', options.target, Object.keys(TARGETS))
   checkChoice('styling', options.styling, STYLINGS)
-  if (!isTargetId(options.target)) return 2
+  const { target } = options
+  if (!isTargetId(target)) return 2
+  const edits = options.edits === undefined ? [] : readEdits(options.edits)
 
   const fonts = options.fonts === undefined ? [] : readFonts(options.fonts)
   const measure = createMeasure(fonts.map((font) => font.face))
@@ -65,7 +69,7 @@ export const convertCommand = async (
   const isBroken = !intake.design || intake.notes.some((n) => n.severity === 'error')
   const result =
     intake.design && !isBroken
-      ? convert(intake.design, [], { target: options.target, select: options.select ?? [], fonts })
+      ? convert(intake.design, edits, { target, select: options.select ?? [], fonts })
       : undefined
   const notes = [...intake.notes, ...(result?.notes ?? [])]
   if (!result?.ok) {

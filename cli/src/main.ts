@@ -2,6 +2,7 @@ import { Command, CommanderError } from 'commander'
 import { buildCommand } from './build-command.js'
 import { convertCommand, type ConvertOptions } from './convert-command.js'
 import { Failure } from './failure.js'
+import { findingsCommand, type FindingsOptions } from './findings-command.js'
 
 const createProgram = (finish: (code: number) => void): Command => {
   const program = new Command('unimorph')
@@ -18,10 +19,23 @@ const createProgram = (finish: (code: number) => void): Command => {
     .option('--styling <styling>', 'tailwind', 'tailwind')
     .option('--select <layer...>', 'only these layers, by name or key')
     .option('--fonts <dir>', 'folder of fonts to measure with and to deliver')
+    .option('--edits <file>', 'edits to make first, as a JSON list')
     .option('--force', 'overwrite files that were changed')
     .option('--json', 'print what was written and all notes as JSON')
     .action(async (files: string[], options: ConvertOptions) => {
       finish(await convertCommand(files, options))
+    })
+  program
+    .command('findings')
+    .description('list what in a design makes worse code, and write the edits that mend it')
+    .argument('<file...>', 'the screens or artboards of one project, in order')
+    .option('--edits <file>', 'edits to make first, as a JSON list')
+    .option('--fonts <dir>', 'folder of fonts to measure with')
+    .option('--mend <which>', 'safe, all, or a kind of finding')
+    .option('--out <file>', 'where to write the edits of --mend, for convert --edits')
+    .option('--json', 'print everything as JSON')
+    .action((files: string[], options: FindingsOptions) => {
+      finish(findingsCommand(files, options))
     })
   program
     .command('build')

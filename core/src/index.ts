@@ -9,7 +9,18 @@ export { writeDesign } from './design/write-design.js'
 export { drawLayer } from './drawing/index.js'
 export { withCurrentColor } from './drawing/single-color.js'
 export { applyEdits } from './edits/index.js'
-export { editSchema, type Edit } from './edits/edit.js'
+export { editSchema, type Edit, type SingleEdit } from './edits/edit.js'
+export {
+  findAll,
+  FINDING_KINDS,
+  mendAll,
+  type Finding,
+  type FindingKind,
+  type Grade,
+  type Mended,
+  type Report,
+} from './findings/index.js'
+export { inferLayout, layerOfNode, walkNodes, type LayoutNode } from './layout/index.js'
 export { convert, prepare, type Settings } from './convert.js'
 export { isTargetId, TARGETS, type TargetId } from './emit/index.js'
 export type { EmittedFile } from './emit/shared/emitted-file.js'

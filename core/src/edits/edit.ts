@@ -14,8 +14,7 @@ const token = z.string().min(1).max(200)
 const several = z.array(layer).min(1).max(10_000)
 const name = z.string().max(500).optional()
 
-/** One change to a design, addressed by a layer's key or a token's name. Everything a person changes is an edit. */
-export const editSchema = z.discriminatedUnion('kind', [
+const singleSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('hide'), layer, hidden: z.boolean() }),
   z.strictObject({ kind: z.literal('remove'), layer }),
   z.strictObject({ kind: z.literal('rename'), layer, name: z.string().min(1).max(500) }),
@@ -106,6 +105,18 @@ export const editSchema = z.discriminatedUnion('kind', [
     tokens: z.array(tokenSchema).min(1).max(20_000),
   }),
 ])
+
+/** Several edits that are made and taken back as one, such as those of a remedy. */
+const togetherSchema = z.strictObject({
+  kind: z.literal('together'),
+  /** What they do, in a few words. */
+  label: z.string().min(1).max(200),
+  edits: z.array(singleSchema).min(1).max(50_000),
+})
+
+/** One change to a design, addressed by a layer's key or a token's name. Everything a person changes is an edit. */
+export const editSchema = z.union([singleSchema, togetherSchema])
+export type SingleEdit = z.infer<typeof singleSchema>
 export type Edit = z.infer<typeof editSchema>
-export type EditKind = Edit['kind']
-export type EditOf<K extends EditKind> = Extract<Edit, { kind: K }>
+export type EditKind = SingleEdit['kind']
+export type EditOf<K extends EditKind> = Extract<SingleEdit, { kind: K }>

@@ -2,7 +2,7 @@ import type { Design } from '../design/design.js'
 import { measureBoxes } from '../design/walk.js'
 import { notes } from '../notes/catalogue.js'
 import type { Note } from '../notes/note.js'
-import type { Edit, EditKind, EditOf } from './edit.js'
+import type { Edit, EditKind, EditOf, SingleEdit } from './edit.js'
 import {
   hide,
   readAs,
@@ -57,7 +57,9 @@ const KINDS: { readonly [K in EditKind]: Apply<K> } = {
 }
 
 /** The layer or token an edit is about. */
-const subjectOf = (edit: Edit): { readonly kind: 'layer' | 'token'; readonly name: string } => {
+const subjectOf = (
+  edit: SingleEdit,
+): { readonly kind: 'layer' | 'token'; readonly name: string } => {
   if ('layer' in edit) return { kind: 'layer', name: edit.layer }
   if ('layers' in edit) return { kind: 'layer', name: edit.layers[0]! }
   if (edit.kind === 'add-tokens') return { kind: 'token', name: edit.additions[0]!.token.name }
@@ -66,7 +68,8 @@ const subjectOf = (edit: Edit): { readonly kind: 'layer' | 'token'; readonly nam
 
 export type Edited = {
   readonly design: Design
-  readonly adrift: readonly Edit[]
+  /** What did not apply; of several edits made as one, those that did not. */
+  readonly adrift: readonly SingleEdit[]
   readonly notes: readonly Note[]
 }
 
@@ -76,9 +79,9 @@ export type Edited = {
  * never removed, since a design without screens is none.
  */
 export const applyEdits = (design: Design, edits: readonly Edit[]): Edited => {
-  const adrift: Edit[] = []
+  const adrift: SingleEdit[] = []
   let current = design
-  for (const edit of edits) {
+  for (const edit of edits.flatMap((e) => (e.kind === 'together' ? e.edits : [e]))) {
     const apply = KINDS[edit.kind] as Apply<EditKind>
     const next = apply(current, edit)
     if (next === current) adrift.push(edit)

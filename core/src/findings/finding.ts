@@ -1,5 +1,5 @@
 import type { Box } from '../design/geometry.js'
-import type { Edit } from '../edits/edit.js'
+import type { SingleEdit } from '../edits/edit.js'
 
 /** What a finding is about; a grade has one part for each. */
 export const AREAS = ['structure', 'tidiness', 'consistency', 'names', 'legibility'] as const
@@ -11,7 +11,7 @@ export type Severity = 'problem' | 'doubt' | 'hint'
 export type Remedy = {
   /** What applying it does, as a button says it. */
   readonly label: string
-  readonly edits: readonly Edit[]
+  readonly edits: readonly SingleEdit[]
   /** It cannot change how the design looks: only what nobody sees, or how things are put together. */
   readonly isSafe: boolean
   /** By how much it may change the look: places in px, colours as CIEDE2000. */

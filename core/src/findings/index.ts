@@ -1,7 +1,7 @@
 import type { Design } from '../design/design.js'
 import { resolveInstances } from '../design/resolve-instances.js'
 import { walkScreens } from '../design/walk.js'
-import type { Edit } from '../edits/edit.js'
+import type { SingleEdit } from '../edits/edit.js'
 import { applyEdits } from '../edits/index.js'
 import { inferLayout } from '../layout/index.js'
 import type { TextMeasure } from '../text/measure.js'
@@ -115,7 +115,7 @@ export const keepsItsWord = (before: Design, after: Design, { change }: Remedy):
 
 export type Mended = {
   readonly design: Design
-  readonly edits: readonly Edit[]
+  readonly edits: readonly SingleEdit[]
   /** Remedies left out because they would have changed the look by more than they say. */
   readonly refused: readonly Finding[]
 }
@@ -148,7 +148,7 @@ export const mendAll = (
   wants: (finding: Finding) => boolean,
 ): Mended => {
   let current = design
-  const edits: Edit[] = []
+  const edits: SingleEdit[] = []
   const refused = new Map<string, Finding>()
   for (let round = 0; round < MOST_ROUNDS; round++) {
     const start = current

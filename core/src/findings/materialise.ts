@@ -1,4 +1,4 @@
-import type { Edit } from '../edits/edit.js'
+import type { SingleEdit } from '../edits/edit.js'
 import { isContainer } from '../design/layer.js'
 import { layerOfNode, type LayoutNode } from '../layout/index.js'
 import { INFERRED } from '../layout/node.js'
@@ -7,7 +7,7 @@ import type { ScreenContext } from './context.js'
 export type Made = {
   /** The layers that stand for the node once the edits are made: one, where a container could be made. */
   readonly keys: readonly string[]
-  readonly edits: readonly Edit[]
+  readonly edits: readonly SingleEdit[]
 }
 
 export type GroupKind = 'row' | 'column' | 'grid' | 'overlay'

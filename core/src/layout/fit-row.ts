@@ -25,6 +25,8 @@ const FREE_GAP_PX = 40
 const FREE_GAP_TIMES = 2.5
 /** Content that reaches from edge to edge leaves about the same room on both sides. */
 const EVEN_EDGES_PX = 24
+/** What two things keep between them when all other room is free. */
+const LEAST_GAP_PX = 24
 /** A side column keeps its width while the other takes what there is. */
 const SIDE_COLUMN_PX = 320
 const SIDE_COLUMN_TIMES = 2
@@ -199,7 +201,10 @@ export const fitRow = (drafts: readonly Draft[], shell: Shell): Draft => {
   const isOpen = widths.kind !== 'own'
   const isEdged =
     Math.abs(lead - trail) <= EVEN_EDGES_PX || Math.max(lead, trail) <= WIDEST_PADDING_PX
-  const mayOpen = !isOpen && isEdged && (fills || (isPadded && !own.isFitted))
+  // One thing that may grow is drawn narrower than it could be: it is held at that width.
+  const isHeld = widths.kind === 'stretch' && widths.which.size === 1
+  const mayOpen =
+    (!isOpen || isHeld) && isEdged && (fills || (isPadded && (isHeld || !own.isFitted)))
   const free = mayOpen ? findFreeGap(gaps) : undefined
   // What takes the room that is left reaches the padding on both sides.
   const along: Along =
@@ -211,12 +216,16 @@ export const fitRow = (drafts: readonly Draft[], shell: Shell): Draft => {
           isFitted: false,
         }
       : own
-  const isBetween = free !== undefined && drafts.length === 2
+  const isBetween = free !== undefined && drafts.length === 2 && !isOpen
   const { gap, extra } = isBetween
     ? { gap: 0, extra: gaps.map(() => 0) }
     : findSpacing(
         gaps,
-        free === undefined ? undefined : findSpacing(gaps.filter((_, i) => i !== free)).gap,
+        free === undefined
+          ? undefined
+          : gaps.length === 1
+            ? LEAST_GAP_PX
+            : findSpacing(gaps.filter((_, i) => i !== free)).gap,
       )
 
   // What a single open child would get.
@@ -236,6 +245,7 @@ export const fitRow = (drafts: readonly Draft[], shell: Shell): Draft => {
     const isOpenHere =
       widths.kind === 'shares' || (widths.kind === 'stretch' && widths.which.has(i))
     const isTooWide = range !== undefined && (room <= range.least || room >= range.most)
+    const isKept = isHeld && free !== undefined && !range
     const stretches = isOpenHere && !(isTooWide && widths.kind === 'stretch')
     const isWide = range && !stretches
     const width = stretches
@@ -254,7 +264,11 @@ export const fitRow = (drafts: readonly Draft[], shell: Shell): Draft => {
       ...ratio,
       margin,
       isPushed,
-      limits: { ...height.limits, ...(isWide ? { maxWidth: chooseWidth(range) } : {}) },
+      limits: {
+        ...height.limits,
+        ...(isWide ? { maxWidth: chooseWidth(range) } : {}),
+        ...(stretches && isKept ? { maxWidth: roundPx(node.box.width) } : {}),
+      },
       sizing: { width: isWide ? 'fit' : width, height: 'ratio' in ratio ? 'fit' : height.height },
       ...(isAligned ? {} : { self: self ?? 'start' }),
       ...(isText(draft) && !range ? { keepsLines: true } : {}),

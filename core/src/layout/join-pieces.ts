@@ -5,14 +5,20 @@ import type { Piece } from './pieces.js'
 
 // Parts of one picture touch or overlap; pictures in a row stand further apart.
 const TOUCHING_PX = 2
+/** Parts of a large picture may stand apart by this share of its size. */
+const APART_SHARE = 0.06
 /** How many pictures may be in the making at a time. Parts of one are painted one after the other. */
 const OPEN_PICTURES = 6
 
-const isNear = (a: Box, b: Box): boolean =>
-  a.x <= b.x + b.width + TOUCHING_PX &&
-  b.x <= a.x + a.width + TOUCHING_PX &&
-  a.y <= b.y + b.height + TOUCHING_PX &&
-  b.y <= a.y + a.height + TOUCHING_PX
+const isNear = (a: Box, b: Box): boolean => {
+  const apart = Math.max(TOUCHING_PX, APART_SHARE * Math.max(a.width, a.height, b.width, b.height))
+  return (
+    a.x <= b.x + b.width + apart &&
+    b.x <= a.x + a.width + apart &&
+    a.y <= b.y + b.height + apart &&
+    b.y <= a.y + a.height + apart
+  )
+}
 
 const isWithin = (outer: Box, inner: Box): boolean =>
   inner.x >= outer.x - 1 &&

@@ -4,6 +4,7 @@ import {
   createMeasure,
   decodeBase64,
   drawLayer,
+  findAll,
   finishPictures,
   listFontNeeds,
   prepare,
@@ -20,6 +21,7 @@ import {
   type Emitted,
   type EmittedFile,
   type Font,
+  type Grade,
   type InputFile,
   type Layer,
 } from '@unimorph/core'
@@ -30,6 +32,7 @@ import { inspectLayer } from './inspect-layer'
 import { listTexts } from './list-texts'
 import { listTokens } from './list-tokens'
 import { lookAtPicture } from './look-at-picture'
+import { compareEdits, listArranged, mend, reportStructure } from './structure'
 import type {
   ConvertRequest,
   Converted,
@@ -47,6 +50,8 @@ let pending: Design | undefined
 let current: Design | undefined
 let edited: Edited | undefined
 let fonts: readonly Font[] = []
+/** How the design on the desk is graded without any edit; found when it is first asked for. */
+let start: readonly Grade[] | undefined
 
 const need = <T>(value: T | undefined): T => {
   if (value === undefined) throw new Error('No design is open.')
@@ -171,10 +176,12 @@ const handlers: Handlers = {
     if (!read.ok) throw new Error(read.notes.map((n) => n.message).join(' '))
     current = read.value
     edited = undefined
+    start = undefined
     return { name: current.name, fontNeeds: listFontNeeds(resolveInstances(current)) }
   },
   useFonts(next) {
     fonts = next
+    start = undefined
   },
   draw(edits) {
     edited = applyAndResolve(need(current), edits)
@@ -186,6 +193,18 @@ const handlers: Handlers = {
     const screen = need(edited).screens.find((s) => s.key === key)
     return screen ? listTexts(screen, measure()) : []
   },
+  report() {
+    start ??= findAll(need(current), measure()).grades
+    return reportStructure(need(edited).design, start, measure())
+  },
+  mend: (choice) => mend(need(edited).design, measure(), choice),
+  listArranged(key) {
+    const { design, screens } = need(edited)
+    const screen = screens.find((s) => s.key === key)
+    return screen ? listArranged(design, screen, measure()) : []
+  },
+  compare: (before, after, screen, target) =>
+    compareEdits(need(current), before, after, screen, target, fonts),
   layerFile,
   export(kind) {
     const { design, screens } = need(edited)

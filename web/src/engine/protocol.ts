@@ -16,6 +16,7 @@ import type {
   TokenType,
 } from '@unimorph/core'
 import type { LayerDetails } from './inspect-layer'
+import type { ArrangedBox, Comparison, MendAnswer, MendChoice, StructureReport } from './structure'
 
 /** A row of the outline: a layer with what a list needs to know of it. */
 export type LayerRow = {
@@ -124,6 +125,19 @@ export type Engine = {
   inspect(key: string): LayerDetails | undefined
   listTokens(): TokenList
   listTexts(screen: string): TextPiece[]
+  /** What makes worse code in the design as it was last drawn, and its grades. */
+  report(): StructureReport
+  /** The edits that mend some findings, each checked to keep the look. */
+  mend(choice: MendChoice): MendAnswer
+  /** How a screen is arranged, as it was last drawn. */
+  listArranged(screen: string): ArrangedBox[]
+  /** The code and layers of a screen without and with some edits. */
+  compare(
+    before: readonly Edit[],
+    after: readonly Edit[],
+    screen: string,
+    target: TargetId,
+  ): Comparison
   /** The drawing of one layer, or the picture it shows. */
   layerFile(key: string, kind: 'svg' | 'svg-current-color' | 'picture'): NamedFile | undefined
   /** The design with its edits, in a format others read. */

@@ -1,4 +1,4 @@
-import type { Edit } from '../../edits/edit.js'
+import type { SingleEdit } from '../../edits/edit.js'
 import { walkNodes } from '../../layout/index.js'
 import type { Found, FindingKind } from '../kind.js'
 import { placesOf } from '../places.js'
@@ -52,7 +52,7 @@ export const mixedSpacing: FindingKind = {
         return []
       }
       const stated = all.filter((use) => use.isStated)
-      const edits = stated.map(({ key }): Edit => ({
+      const edits = stated.map(({ key }): SingleEdit => ({
         kind: 'set-value',
         layer: key,
         path: 'layout.gap',

@@ -1,5 +1,5 @@
 import { differenceCiede2000, parse } from 'culori'
-import type { Edit } from '../../edits/edit.js'
+import type { SingleEdit } from '../../edits/edit.js'
 import { listTokenFields } from '../../tokens/fields.js'
 import { count, type Entry, type ScreenContext } from '../context.js'
 import type { Found, FindingKind } from '../kind.js'
@@ -58,7 +58,7 @@ const toFound = <T extends string | number>(
   message: `${words.show(from.value)} (${count(from.uses.length, 'use')}) is nearly ${words.show(to.value)} (${count(to.uses.length, 'use')}).`,
   remedy: {
     label: `Use ${words.show(to.value)}`,
-    edits: from.uses.map(({ entry, path }): Edit => ({
+    edits: from.uses.map(({ entry, path }): SingleEdit => ({
       kind: 'set-value',
       layer: entry.layer.key,
       path,

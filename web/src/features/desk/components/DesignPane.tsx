@@ -6,6 +6,7 @@ import { useDesk } from '../model/desk-store'
 import { boxBetween, findLayerAt, findLayersIn } from '../model/hit-test'
 import { useStage } from '../model/stage-store'
 import { Measures } from './Measures'
+import { Arranged, Evidence } from './StructureOverlay'
 import { TextOverlay } from './TextOverlay'
 
 type Props = { readonly screen: ScreenDrawing; readonly scale: number }
@@ -136,7 +137,9 @@ export const DesignPane = ({ screen, scale }: Props) => {
       )}
       {onText && <TextOverlay screen={screen.key} scale={scale} />}
       <Lamp screen={screen.key} scale={scale} />
+      <Arranged screen={screen.key} scale={scale} />
       <Selection screen={screen.key} scale={scale} />
+      <Evidence screen={screen.key} scale={scale} />
       {!onText && !frame && <Measures screen={screen.key} scale={scale} />}
       {frame && (
         <div

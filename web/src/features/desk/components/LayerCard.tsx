@@ -6,6 +6,7 @@ import { saveAs } from '../../../shared/lib/save-as'
 import { showProblem } from '../../../shared/lib/toast-store'
 import { Button } from '../../../shared/ui/Button'
 import { useDesk } from '../model/desk-store'
+import { ArrangeMenu } from './ArrangeMenu'
 
 /** A value that is copied by pressing it. */
 const Value = ({ text, children }: { readonly text: string; readonly children?: ReactNode }) => (
@@ -87,6 +88,9 @@ export const LayerCard = () => {
         <span className="text-xs text-soft">
           {details.type}
           {count > 1 ? `, last of ${count}` : ''}
+        </span>
+        <span className="ml-auto">
+          <ArrangeMenu />
         </span>
       </h3>
       <dl className="space-y-0.5">

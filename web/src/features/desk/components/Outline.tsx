@@ -21,6 +21,8 @@ import {
   visibleRows,
   type Filter,
 } from '../model/outline-rows'
+import { markLayers, useStructure } from '../model/structure-store'
+import { useArrange } from './ArrangeMenu'
 import { OutlineFilter } from './OutlineFilter'
 
 const ROW_HEIGHT = 26
@@ -55,6 +57,9 @@ export const Outline = () => {
 
   const kinds = useMemo(() => [...new Set(layers.map((l) => l.type))].sort(), [layers])
   const rows = useMemo(() => visibleRows(layers, open, filter), [layers, open, filter])
+  const findings = useStructure((s) => s.report?.findings)
+  const marks = useMemo(() => markLayers(findings ?? []), [findings])
+  const arrange = useArrange()
   const primary = selection.at(-1)
   const index = rows.findIndex((row) => row.key === primary)
   const virtual = useVirtualizer({
@@ -148,7 +153,8 @@ export const Outline = () => {
       h: () =>
         withEditable(row, (r) => void edit({ kind: 'hide', layer: r.key, hidden: r.visible })),
     }
-    const run = keys[event.key]
+    const byHand = arrange.actions.find((action) => action.key === event.key)
+    const run = keys[event.key] ?? (byHand && (() => arrange.run(byHand)))
     if (!run || event.ctrlKey || event.metaKey || event.altKey) return
     event.preventDefault()
     run()
@@ -200,6 +206,7 @@ export const Outline = () => {
                 height={ROW_HEIGHT}
                 isSelected={selection.includes(row.key)}
                 isOpen={open.has(row.key) || isFiltering(filter)}
+                mark={marks.get(row.key)}
                 onPick={onPick}
                 onRename={onRename}
                 onToggle={onToggle}
@@ -209,6 +216,7 @@ export const Outline = () => {
           })}
         </div>
       </div>
+      {arrange.question}
       {renaming && (
         <NameDialog
           title="Rename layer"

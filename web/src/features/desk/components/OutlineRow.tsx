@@ -1,5 +1,7 @@
 import { memo, type MouseEvent } from 'react'
+import type { Finding } from '@unimorph/core'
 import type { LayerRow } from '../../../engine/protocol'
+import { SeverityMark } from './SeverityMark'
 
 const INDENT = 14
 
@@ -10,6 +12,8 @@ type Props = {
   readonly height: number
   readonly isSelected: boolean
   readonly isOpen: boolean
+  /** The gravest thing found about the layer. */
+  readonly mark: Finding['severity'] | undefined
   readonly onPick: (row: LayerRow, event: MouseEvent) => void
   readonly onRename: (row: LayerRow) => void
   readonly onToggle: (key: string) => void
@@ -21,7 +25,19 @@ const formatSize = ({ width, height }: LayerRow['box']): string =>
 
 /** A layer in the outline. Drawn again only when something of its own changes, so that long lists scroll. */
 export const OutlineRow = memo(
-  ({ row, index, top, height, isSelected, isOpen, onPick, onRename, onToggle, onPoint }: Props) => {
+  ({
+    row,
+    index,
+    top,
+    height,
+    isSelected,
+    isOpen,
+    mark,
+    onPick,
+    onRename,
+    onToggle,
+    onPoint,
+  }: Props) => {
     const hasChildren = row.childCount > 0
     return (
       <div
@@ -58,6 +74,7 @@ export const OutlineRow = memo(
           <span className="truncate" title={row.name}>
             {row.name}
           </span>
+          {mark && <SeverityMark severity={mark} />}
         </span>
         <span role="gridcell" className="w-16 shrink-0 truncate pl-1 text-xs text-soft">
           {row.type}

@@ -3,6 +3,13 @@ import type { Edit, TargetId } from '@unimorph/core'
 import { Cancelled, createEngine } from '../../../engine/engine'
 import type { LayerDetails } from '../../../engine/inspect-layer'
 import type {
+  ArrangedBox,
+  Comparison,
+  MendAnswer,
+  MendChoice,
+  StructureReport,
+} from '../../../engine/structure'
+import type {
   Converted,
   Drawn,
   Engine,
@@ -62,6 +69,11 @@ type DeskActions = {
   layerFile(...args: Parameters<Engine['layerFile']>): Promise<NamedFile | undefined>
   listTokens(): Promise<TokenList>
   listTexts(screen: string): Promise<TextPiece[]>
+  report(): Promise<StructureReport>
+  mend(choice: MendChoice): Promise<MendAnswer>
+  listArranged(screen: string): Promise<ArrangedBox[]>
+  /** The code and layers of a screen as they are, and with some more edits. */
+  compare(more: readonly Edit[], screen: string): Promise<Comparison>
 }
 
 const START: DeskState = {
@@ -239,5 +251,10 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
     layerFile: (...args) => engine.call('layerFile', ...args),
     listTokens: () => engine.call('listTokens'),
     listTexts: (screen) => engine.call('listTexts', screen),
+    report: () => engine.call('report'),
+    mend: (choice) => engine.call('mend', choice),
+    listArranged: (screen) => engine.call('listArranged', screen),
+    compare: (more, screen) =>
+      engine.call('compare', values(), [...values(), ...more], screen, get().settings.target),
   }
 })

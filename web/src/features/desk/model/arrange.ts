@@ -1,0 +1,97 @@
+import type { Box, Edit } from '@unimorph/core'
+import type { LayerRow } from '../../../engine/protocol'
+
+type GroupKind = 'row' | 'column' | 'grid' | 'overlay'
+
+/** Something that can be done by hand with the selected layers. */
+export type ArrangeAction = {
+  readonly label: string
+  /** The key that does it in the outline. */
+  readonly key?: string
+  readonly edit: Edit
+  /** Why it needs a second word. */
+  readonly warning?: string
+}
+
+const overlap = (a: Box, b: Box): boolean =>
+  Math.min(a.x + a.width, b.x + b.width) - Math.max(a.x, b.x) > 4 &&
+  Math.min(a.y + a.height, b.y + b.height) - Math.max(a.y, b.y) > 4
+
+const overlapAny = (rows: readonly LayerRow[]): boolean =>
+  rows.some((a, i) => rows.slice(i + 1).some((b) => overlap(a.box, b.box)))
+
+const freeKey = (wanted: string, keys: ReadonlySet<string>): string => {
+  let key = wanted
+  for (let n = 2; keys.has(key); n++) key = `${wanted}-${n}`
+  return key
+}
+
+const GROUPS: readonly (readonly [GroupKind, string])[] = [
+  ['row', 'r'],
+  ['column', 'c'],
+  ['grid', 'g'],
+  ['overlay', 'o'],
+]
+
+const capital = (word: string): string => word[0]!.toUpperCase() + word.slice(1)
+
+/** What can be done with the selected layers. */
+export const listArrangeActions = (
+  selected: readonly LayerRow[],
+  keys: ReadonlySet<string>,
+): ArrangeAction[] => {
+  const editable = selected.filter((row) => row.editable && row.depth > 0)
+  const [first, ...others] = editable
+  if (!first || editable.length !== selected.length) return []
+  const layers = editable.map((row) => row.key)
+  const isPulledApart = overlapAny(editable)
+  const groups = GROUPS.map(([as, key]): ArrangeAction => {
+    const made = freeKey(`${first.key}-${as}`, keys)
+    const edit: Edit = { kind: 'group', layers, as, key: made, name: capital(as), force: true }
+    const warning = `These layers lie over each other; as a ${as} they are pulled apart.`
+    return {
+      label: `Group as ${as}`,
+      key,
+      edit,
+      ...(isPulledApart && as !== 'overlay' ? { warning } : {}),
+    }
+  })
+  const graphic: ArrangeAction = {
+    label: 'Make one graphic',
+    edit: {
+      kind: 'make-graphic',
+      layers,
+      key: freeKey(`${first.key}-drawing`, keys),
+      name: first.name,
+    },
+  }
+  if (others.length > 0) return [...groups, graphic]
+  const { key, type } = first
+  const isContainer = type === 'frame' || type === 'group' || type === 'component'
+  const sizing = (['fixed', 'fit', 'stretch'] as const).map((width): ArrangeAction => ({
+    label: `Width: ${width}`,
+    edit: { kind: 'set-sizing', layer: key, width },
+  }))
+  return [
+    ...(isContainer
+      ? [
+          { label: 'Take apart', key: 'u', edit: { kind: 'split', layer: key } as const },
+          ...(type === 'frame'
+            ? GROUPS.map(([as]): ArrangeAction => ({
+                label: `Read as ${as}`,
+                edit: { kind: 'read-as', layer: key, as },
+              }))
+            : []),
+        ]
+      : []),
+    ...groups.filter((group) => group.label.endsWith('overlay')),
+    graphic,
+    { label: 'Take out of the flow', edit: { kind: 'set-flow', layer: key, flow: 'out' } },
+    { label: 'Put into the flow', edit: { kind: 'set-flow', layer: key, flow: 'in' } },
+    ...sizing,
+    {
+      label: 'Hold in the middle',
+      edit: { kind: 'set-constraints', layer: key, horizontal: 'centre' },
+    },
+  ]
+}
