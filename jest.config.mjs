@@ -20,8 +20,8 @@ const swc = (module) => [
 const common = {
   testEnvironment: 'node',
   transform: { '^.+\\.[mc]?[tj]sx?$': swc('commonjs') },
-  // svgo's browser build is the one without Node in it, and comes only as a module.
-  transformIgnorePatterns: ['/node_modules/(?!svgo/)'],
+  // These come only as modules; svgo's browser build is the one without Node in it.
+  transformIgnorePatterns: ['/node_modules/(?!(svgo|yoga-layout)/)'],
   moduleNameMapper: {
     '^(\\.{1,2}/.*)\\.js$': '$1',
     '^@unimorph/core$': '<rootDir>/../core/src/index.ts',
