@@ -86,7 +86,7 @@ const KindGroup = ({ kind, findings }: { kind: FindingKind; findings: readonly F
   const shown = isWhole || hidesChosen ? findings : findings.slice(0, FIRST_SHOWN)
   return (
     <section aria-label={kind.title} className="border-b border-rule py-1.5">
-      <h4 className="flex min-h-6 items-center gap-2 px-3 text-xs font-semibold">
+      <h3 className="flex min-h-6 items-center gap-2 px-3 text-xs font-semibold">
         <span className="min-w-0 flex-1">
           {kind.title} <span className="font-normal text-soft">{findings.length}</span>
         </span>
@@ -99,7 +99,7 @@ const KindGroup = ({ kind, findings }: { kind: FindingKind; findings: readonly F
             Mend {mendable === 1 ? 'it' : `all ${mendable}`}
           </Button>
         )}
-      </h4>
+      </h3>
       <ul>
         {shown.map((finding) => (
           <FindingRow key={finding.id} finding={finding} why={kind.why} />
