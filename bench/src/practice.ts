@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { compareDrawings } from './drawing.js'
+import { measureStructure } from './structure.js'
 
 // Converts captured pages with the command line and has them scored by the scorer that lies beside them.
 const ROOT = resolve(fileURLToPath(new URL('../..', import.meta.url)))
@@ -48,7 +49,7 @@ const scoreVariant = (variant: string, folder: string, extra: readonly string[])
   console.log(
     `${variant}, at 1280: text within 2 px ${percent(at['within2'])}, within 8 px ${percent(at['within8'])}, ` +
       `missing ${percent(at['missing'])}; pixels that differ ${percent(at['pixelMismatch'])}; ` +
-      `placed absolutely ${percent(at['absoluteShare'])}\n`,
+      `placed absolutely ${percent(at['absoluteShare'])}, with a width in px ${percent(at['pixelWidthShare'])}\n`,
   )
 }
 
@@ -60,9 +61,21 @@ if (!existsSync(join(PRACTICE, 'run.mjs'))) {
   const folder = mkdtempSync(join(tmpdir(), 'unimorph-practice-'))
   try {
     for (const variant of ['layered', 'flat']) scoreVariant(variant, folder, process.argv.slice(2))
-    const files = readdirSync(PRACTICE, { withFileTypes: true })
-      .filter((entry) => existsSync(join(PRACTICE, entry.name, 'design-1280.svg')))
-      .map((entry) => join(PRACTICE, entry.name, 'design-1280.svg'))
+    const pages = readdirSync(PRACTICE, { withFileTypes: true })
+      .map((entry) => entry.name)
+      .filter((name) => existsSync(join(PRACTICE, name, 'design-1280.svg')))
+    const files = pages.map((name) => join(PRACTICE, name, 'design-1280.svg'))
+    for (const name of pages) {
+      const flat = join(PRACTICE, name, 'design-1280-flat.svg')
+      const { similarity, overlays, fixed } = measureStructure(
+        join(PRACTICE, name, 'design-1280.svg'),
+        flat,
+      )
+      console.log(
+        `${name}: layouts of both files alike by ${similarity.toFixed(3)} (goal 0.85); of the flat one ` +
+          `${(overlays * 100).toFixed(1)} % over the flow, ${(fixed * 100).toFixed(1)} % of fixed width, pictures aside (goals 3 % and 20 %)`,
+      )
+    }
     const drawings = await compareDrawings(files)
     const worst = Math.max(...drawings.map(({ share }) => share))
     console.log(

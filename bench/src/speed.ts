@@ -87,6 +87,25 @@ check('1,000 layers to React, in Prettier times', toReact(thousand) / thousand.p
 check('10,000 layers to HTML, in times of 1,000', toHtml(tenThousand) / toHtml(thousand), 12)
 check('10,000 layers to React, in times of 1,000', toReact(tenThousand) / toReact(thousand), 12)
 
+type LayoutFigures = { readonly layout: number; readonly findings: number }
+
+const measureLayout = (layers: number): LayoutFigures => {
+  const script = fileURLToPath(new URL('./measure-layout.js', import.meta.url))
+  const args = [script, String(layers)]
+  const { stdout, stderr, status } = spawnSync(process.execPath, args, { encoding: 'utf8' })
+  if (status !== 0) throw new Error(stderr)
+  return JSON.parse(stdout) as LayoutFigures
+}
+
+const [few, many] = [measureLayout(1000), measureLayout(10_000)]
+console.log(
+  `\n1,000 loose layers: laid out in ${ms(few.layout)}, looked through in ${ms(few.findings)}; ` +
+    `10,000: ${ms(many.layout)} and ${ms(many.findings)}`,
+)
+check('1,000 loose layers laid out, in ms', few.layout, 150)
+check('10,000 loose layers laid out, in times of 1,000', many.layout / few.layout, 12)
+check('10,000 loose layers looked through, in times of 1,000', many.findings / few.findings, 15)
+
 const [parsed, opened] = [measureIntake('parse'), measureIntake('open')]
 console.log(
   `\nAn SVG of ${(opened.bytes / 1e6).toFixed(1)} MB and ${opened.count} layers: plain parse ${ms(parsed.elapsedMs)}, ` +
