@@ -18,6 +18,7 @@ export {
   type FindingKind,
   type Grade,
   type Mended,
+  type ReadingChoice,
   type Report,
 } from './findings/index.js'
 export { inferLayout, layerOfNode, walkNodes, type LayoutNode } from './layout/index.js'

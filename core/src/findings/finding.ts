@@ -18,6 +18,15 @@ export type Remedy = {
   readonly change: { readonly px: number; readonly deltaE: number }
 }
 
+/** One way to read cells that can be read in two: in groups that are rows, or columns. */
+export type ReadingChoice = {
+  readonly label: string
+  readonly isChosen: boolean
+  /** Where the cells of each group are on the screen, in the order they are read. */
+  readonly groups: readonly (readonly Box[])[]
+  readonly edits: readonly SingleEdit[]
+}
+
 /** Something in a design that makes worse code, with what shows it and, if there is one, what mends it. */
 export type Finding = {
   /** Stable as long as the same layers are found for the same reason. */
@@ -33,6 +42,8 @@ export type Finding = {
   readonly evidence: readonly Box[]
   readonly message: string
   readonly remedy?: Remedy
+  /** Readings that are nearly equal, for a person to choose from. */
+  readonly choices?: readonly ReadingChoice[]
 }
 
 export const STILL = { px: 0, deltaE: 0 } as const

@@ -191,6 +191,47 @@ test.each(CASES)(
   },
 )
 
+describe('readings that are nearly equal', () => {
+  const cells = [0, 1, 2].flatMap((y) =>
+    ['Gull', 'Tern'].map((bird, x) =>
+      words(`c${y}${x}`, `${bird} ${y}`, at(20 + x * 90, 20 + y * 34, 56, 24)),
+    ),
+  )
+  const made = screen(cells)
+  const doubt = findAll(made, measure).findings.find((f) => f.kind === 'doubtful-reading')
+
+  test('are offered both, with the order each has on a narrow screen', () => {
+    expect(doubt?.choices?.map((choice) => choice.groups.map((group) => group.length))).toEqual([
+      [2, 2, 2],
+      [3, 3],
+    ])
+    expect(doubt?.choices?.filter((choice) => choice.isChosen)).toHaveLength(1)
+  })
+
+  test.each([
+    ['rows', 0, ['c00', 'c01', 'c10', 'c11', 'c20', 'c21']],
+    ['columns', 1, ['c00', 'c10', 'c20', 'c01', 'c11', 'c21']],
+  ] as const)('as %s stay so once chosen, and nothing moves', (_kind, index, order) => {
+    const { design: ruled, adrift } = applyEdits(made, [...doubt!.choices![index]!.edits])
+    expect(adrift).toEqual([])
+    expect(compareLook(made, ruled)).toMatchObject({ lost: [] })
+    const after = findAll(ruled, measure).findings
+    expect(after.filter((f) => f.kind === 'doubtful-reading' || f.kind === 'floating')).toEqual([])
+    const result = convert(ruled, [], { target: 'html', marks: true })
+    const page = result.ok ? result.value.files[0]!.content : undefined
+    const keys = page?.kind === 'text' ? page.text.match(/data-layer="c\d\d"/g) : []
+    expect(keys).toEqual(order.map((key) => `data-layer="${key}"`))
+  })
+
+  test('are not asked about where one is clearly better', () => {
+    const apart = cells.map((cell, i) => ({
+      ...cell,
+      ...at(20 + (i % 2) * 90, 20 + Math.floor(i / 2) * 80, 56, 24),
+    }))
+    expect(of('doubtful-reading', apart)).toEqual([])
+  })
+})
+
 test('a design with nothing to mend has no findings and the best grade', () => {
   const made = screen([words('title', 'Low water', at(20, 20, 80, 24))])
   const { findings, grades } = findAll(made, measure)

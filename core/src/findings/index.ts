@@ -6,11 +6,12 @@ import { applyEdits } from '../edits/index.js'
 import { inferLayout } from '../layout/index.js'
 import type { TextMeasure } from '../text/measure.js'
 import { listEntries, type ScreenContext } from './context.js'
-import type { Finding, Remedy } from './finding.js'
+import type { Finding, ReadingChoice, Remedy } from './finding.js'
 import { gradeScreen, type Grade } from './grade.js'
 import type { FindingKind } from './kind.js'
 import { ambiguousPlace } from './kinds/ambiguous-place.js'
 import { background } from './kinds/background.js'
+import { doubtfulReading } from './kinds/doubtful-reading.js'
 import { drawnDifferently } from './kinds/drawn-differently.js'
 import { fixedText } from './kinds/fixed-text.js'
 import { floating } from './kinds/floating.js'
@@ -38,6 +39,7 @@ export const FINDING_KINDS: readonly FindingKind[] = [
   looseVectors,
   background,
   floating,
+  doubtfulReading,
   ambiguousPlace,
   fixedText,
   mixedSpacing,
@@ -185,4 +187,4 @@ export const mendAll = (
   return { design: current, edits, refused: [...refused.values()] }
 }
 
-export type { Finding, FindingKind, Grade, Remedy }
+export type { Finding, FindingKind, Grade, ReadingChoice, Remedy }

@@ -2,7 +2,7 @@ import type { ScreenContext } from './context.js'
 import type { Area, Finding, Severity } from './finding.js'
 
 /** What one kind of finding says of a screen; the rest of a finding is the kind's own. */
-export type Found = Pick<Finding, 'layers' | 'evidence' | 'message' | 'remedy'> & {
+export type Found = Pick<Finding, 'layers' | 'evidence' | 'message' | 'remedy' | 'choices'> & {
   readonly severity?: Severity
 }
 

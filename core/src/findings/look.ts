@@ -3,6 +3,7 @@ import type { Design, Screen } from '../design/design.js'
 import { isContainer, type Layer } from '../design/layer.js'
 import { overlapOn } from '../layout/axis.js'
 import { listEntries, type Entry } from './context.js'
+import { covers, isOpaque } from './cover.js'
 
 const difference = differenceCiede2000()
 
@@ -39,18 +40,10 @@ const wasSeen = (entry: Entry, screen: Screen, all: readonly Entry[]): boolean =
     box.x + box.width > 0 &&
     box.y + box.height > 0
   if (!isInside) return false
+  const slack = entry.layer.type === 'line' ? -1 : 0.5
   return !all.some(
     (other) =>
-      other.order > order &&
-      other.isSeen &&
-      other.layer.type === 'rectangle' &&
-      other.layer.opacity === 1 &&
-      other.layer.radius === 0 &&
-      other.layer.fills.some(
-        (f) => f.kind === 'solid' && f.opacity === 1 && f.color.length === 7,
-      ) &&
-      overlapOn(other.box, box, 'x') >= box.width - 1 &&
-      overlapOn(other.box, box, 'y') >= box.height - 1,
+      other.order > order && other.isSeen && isOpaque(other.layer) && covers(other, box, slack),
   )
 }
 

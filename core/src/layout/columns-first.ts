@@ -1,5 +1,6 @@
 import { endOn, sizeOn } from './axis.js'
 import { cutBands, type Item } from './bands.js'
+import type { Doubt } from './node.js'
 import { signItems } from './signature.js'
 
 /** A stretch free of content that runs between columns, as the columns' extents from left to right. */
@@ -76,8 +77,29 @@ const bottomOf = (items: readonly Item[]): number =>
 const gapsBetween = (rows: readonly (readonly Item[])[]): number[] =>
   rows.slice(1).map((row, i) => topOf(row) - bottomOf(rows[i]!))
 
-/** What two ways to read a block say about themselves: above 0 columns are the better reading. */
+/** Which reading is the better one, and by how much, from 0 to 1. */
 export type Choice = { readonly columnsFirst: boolean; readonly margin: number }
+
+/** Below this margin a person is asked. */
+const DOUBT_MARGIN = 0.35
+/** More cells than this are a table, whatever the distances say. */
+const MOST_DOUBTED = 24
+
+/** The cells of rows that could as well be read the other way; undefined where the choice is clear. */
+export const findDoubt = (
+  rows: readonly (readonly Item[])[],
+  columns: readonly River[],
+  { columnsFirst, margin }: Choice,
+): Doubt | undefined => {
+  if (margin >= DOUBT_MARGIN || rows.length * columns.length > MOST_DOUBTED) return undefined
+  const { cells } = toTable(rows, columns)
+  const isComplete = cells.every((row) => row.every((cell) => cell.length > 0))
+  if (!isComplete) return undefined
+  return {
+    chosen: columnsFirst ? 'columns' : 'rows',
+    cells: cells.map((row) => row.map((cell) => cell.map((item) => item.nest.piece.layer.key))),
+  }
+}
 
 // A side bar is at least this high, and one thing.
 const SIDE_BAR_PX = 320

@@ -6,11 +6,13 @@ import {
   addToColumns,
   chooseColumns,
   columnsOf,
+  findDoubt,
   isLabelledList,
   type River,
 } from './columns-first.js'
 import { borderFromLines, withEdges, type EdgeLines } from './edge-lines.js'
 import { findGrid, type GridReading } from './fit-grid.js'
+import type { Doubt } from './node.js'
 import type { Piece } from './pieces.js'
 import { signItems } from './signature.js'
 
@@ -25,6 +27,7 @@ export type Block =
       readonly isSection?: boolean
       /** Lines that run along its edges, as its border. */
       readonly edges?: EdgeLines
+      readonly doubt?: Doubt
     }
   /** Cells in rows and columns of one width, in reading order. */
   | {
@@ -197,6 +200,9 @@ const arrangeEntries = ({ rows, columns }: Run): Block[] => {
   })
 }
 
+const withDoubt = (block: Block, doubt: Doubt | undefined): Block =>
+  doubt && (block.kind === 'row' || block.kind === 'column') ? { ...block, doubt } : block
+
 /** Runs of rows that are better read as columns side by side become one part each. */
 const joinColumns = (rows: readonly Item[][]): Block[] => {
   const extents = rows.map(columnsOf)
@@ -204,7 +210,9 @@ const joinColumns = (rows: readonly Item[][]): Block[] => {
   for (let i = 0; i < rows.length;) {
     const complete = completeStart(rows.slice(i), extents.slice(i))
     const runs = [findRun(rows, extents, i), complete].filter((run) => run !== undefined)
-    const chosen = runs.find((run) => chooseColumns(run.rows, run.columns).columnsFirst)
+    const choices = runs.map((run) => chooseColumns(run.rows, run.columns))
+    const index = choices.findIndex((choice) => choice.columnsFirst)
+    const chosen = runs[index]
     const labelled = runs.find((run) => isLabelledList(run.rows, run.columns))
     if (labelled) {
       parts.push(...arrangeEntries(labelled))
@@ -213,13 +221,17 @@ const joinColumns = (rows: readonly Item[][]): Block[] => {
     }
     if (chosen) {
       const items = chosen.rows.flat()
-      parts.push(line('row', groupRepeats(cutBands(items, 'x').map(arrange), 'row')))
+      const row = line('row', groupRepeats(cutBands(items, 'x').map(arrange), 'row'))
+      parts.push(withDoubt(row, findDoubt(chosen.rows, chosen.columns, choices[index]!)))
       i += chosen.rows.length
       continue
     }
     // Rows of a table belong together as rows; none of them needs to be asked again.
     const settled = complete?.rows.length ?? 1
-    for (const row of rows.slice(i, i + settled)) parts.push(arrange(row))
+    const asRows = rows.slice(i, i + settled).map(arrange)
+    const doubt =
+      complete && findDoubt(complete.rows, complete.columns, choices[runs.indexOf(complete)]!)
+    parts.push(withDoubt(asRows[0]!, doubt), ...asRows.slice(1))
     i += settled
   }
   return parts

@@ -4,6 +4,7 @@ export {
   walkNodes,
   type Anchor,
   type Arrangement,
+  type Doubt,
   type LayoutNode,
   type Placement,
 } from './node.js'

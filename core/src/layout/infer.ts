@@ -269,6 +269,12 @@ export class Inference {
   }
 
   private block(block: Block, shell: OpenShell, table?: TableColumns): Draft {
+    const draft = this.read(block, shell, table)
+    const doubt = 'doubt' in block ? block.doubt : undefined
+    return doubt ? { ...draft, node: { ...draft.node, doubt } } : draft
+  }
+
+  private read(block: Block, shell: OpenShell, table?: TableColumns): Draft {
     switch (block.kind) {
       case 'item':
         return this.single(this.item(block.item, true), shell)

@@ -19,6 +19,15 @@ export type CrossAlign = 'start' | 'centre' | 'end' | 'stretch' | 'baseline'
 
 export type Limits = NonNullable<Layer['limits']>
 
+/**
+ * Cells that could as well be read the other way: `cells[row][column]` holds the keys of the layers there.
+ * It stands at the row of columns, or at the first of the rows.
+ */
+export type Doubt = {
+  readonly chosen: 'rows' | 'columns'
+  readonly cells: readonly (readonly (readonly string[])[])[]
+}
+
 export type LayoutNode = {
   /** What it looks like. An inferred container without a look of its own has a frame made for it. */
   readonly layer: Layer
@@ -44,6 +53,7 @@ export type LayoutNode = {
   readonly keepsLines: boolean
   /** The layer with everything in it is one drawing. */
   readonly isGraphic: boolean
+  readonly doubt?: Doubt
   readonly children: readonly LayoutNode[]
 }
 

@@ -1,6 +1,6 @@
-import { containsBox } from '../../design/geometry.js'
 import { isContainer, type Layer } from '../../design/layer.js'
 import { isLaidOut, nameOf, type Entry, type ScreenContext } from '../context.js'
+import { covers, isOpaque } from '../cover.js'
 import { STILL, type Remedy } from '../finding.js'
 import type { Found, FindingKind } from '../kind.js'
 
@@ -18,19 +18,11 @@ const toFound = ({ layer, box }: Entry, message: string): Found => ({
   remedy: removal(layer),
 })
 
-const isOpaque = (layer: Layer): boolean =>
-  layer.type === 'rectangle' &&
-  layer.opacity === 1 &&
-  layer.blend === 'normal' &&
-  layer.rotationDeg === 0 &&
-  layer.radius === 0 &&
-  layer.fills.some((f) => f.kind === 'solid' && f.opacity === 1 && f.color.length === 7)
-
 /** Layers painted under a later one that covers them whole. */
 const findCovered = ({ entries }: ScreenContext): Found[] => {
-  const covers = entries.filter((entry) => entry.isSeen && isOpaque(entry.layer))
-  if (covers.length === 0) return []
-  const byTop = [...covers].sort((a, b) => a.box.y - b.box.y)
+  const lids = entries.filter((entry) => entry.isSeen && isOpaque(entry.layer))
+  if (lids.length === 0) return []
+  const byTop = [...lids].sort((a, b) => a.box.y - b.box.y)
   const gone = new Set<Entry>()
   return entries.flatMap((entry) => {
     const { layer, parent, isSeen } = entry
@@ -43,7 +35,7 @@ const findCovered = ({ entries }: ScreenContext): Found[] => {
     const slack = layer.type === 'line' ? -1 : 0.5
     for (const cover of byTop) {
       if (cover.box.y > entry.box.y + 0.5) break
-      if (cover.order <= entry.order || !containsBox(cover.box, entry.box, slack)) continue
+      if (cover.order <= entry.order || !covers(cover, entry.box, slack)) continue
       // What is inside a container is painted with it.
       let isInside = false
       for (let up = cover.parent; up; up = up.parent) isInside ||= up === entry

@@ -5,6 +5,7 @@ import { useDesk } from '../model/desk-store'
 import { useStructure } from '../model/structure-store'
 import { CompareDialog } from './CompareDialog'
 import { GradeCard } from './GradeCard'
+import { ReviewDialog } from './ReviewDialog'
 import { SeverityMark } from './SeverityMark'
 
 /** So many of one kind are listed before the rest is asked for. */
@@ -15,6 +16,7 @@ const ChosenFinding = ({ finding, why }: { finding: Finding; why: string }) => {
   const mend = useStructure((s) => s.mend)
   const isMending = useStructure((s) => s.isMending)
   const [isComparing, setComparing] = useState(false)
+  const [isReviewing, setReviewing] = useState(false)
   const { remedy } = finding
   const apply = (): void => void mend({ which: 'ids', ids: [finding.id] })
   return (
@@ -36,9 +38,14 @@ const ChosenFinding = ({ finding, why }: { finding: Finding; why: string }) => {
             </Button>
           </div>
         </>
+      ) : finding.choices ? (
+        <Button className="mt-1.5 h-6! text-xs" onClick={() => setReviewing(true)}>
+          Choose
+        </Button>
       ) : (
         <p className="mt-1 text-soft">Nobody but you can mend this: change it in the design.</p>
       )}
+      {isReviewing && <ReviewDialog doubts={[finding]} onClose={() => setReviewing(false)} />}
       {isComparing && remedy && (
         <CompareDialog
           title={remedy.label}
@@ -135,6 +142,8 @@ export const StructureTab = () => {
     () => report?.findings.filter((finding) => finding.screen === screen) ?? [],
     [report, screen],
   )
+  const doubts = useMemo(() => report?.findings.filter((f) => f.choices) ?? [], [report])
+  const [isReviewing, setReviewing] = useState(false)
   if (!report) return <p className="p-3 text-xs text-soft">Looking through the design …</p>
   const grade = report.grades.find((g) => g.screen === screen)
   const start = report.start.find((g) => g.screen === screen)
@@ -168,6 +177,12 @@ export const StructureTab = () => {
         >
           Show layout
         </Button>
+        {doubts.length > 0 && (
+          <Button className="h-6! text-xs" onClick={() => setReviewing(true)}>
+            Review {doubts.length} in doubt
+          </Button>
+        )}
+        {isReviewing && <ReviewDialog doubts={doubts} onClose={() => setReviewing(false)} />}
       </div>
       <div className="min-h-0 flex-1 overflow-auto">
         {own.length === 0 && (
