@@ -45,6 +45,47 @@ const listAll = (dir: string): string[] =>
     .map((e) => join(e.parentPath, e.name).slice(dir.length + 1))
     .sort()
 
+describe('findings', () => {
+  const LOOSE = svg(
+    '<rect id="card" x="5" y="5" width="90" height="40" fill="#eee"/><text x="10" y="25" font-size="14">Gull</text><rect id="far" x="200" width="9" height="9"/>',
+  )
+
+  test('are listed with the grade, and mended into edits that convert takes', () => {
+    const file = write('loose.svg', LOOSE)
+    const listed = unimorph('findings', file)
+    expect(listed.status).toBe(0)
+    expect(listed.stdout).toMatch(/grade [A-E], [\d.]+ of 100/)
+    expect(listed.stdout).toContain('Layer outside its screen: 1, 1 can be mended [outside]')
+
+    const mended = unimorph('findings', file, '--mend', 'safe', '--out', 'edits.json')
+    expect(mended.stdout).toMatch(/before, A [\d.]+ after/)
+    const edits = JSON.parse(readFileSync(join(folder, 'edits.json'), 'utf8')) as { kind: string }[]
+    expect(edits.map((edit) => edit.kind)).toEqual(expect.arrayContaining(['remove', 'enclose']))
+    expect(unimorph('convert', file, '--edits', 'edits.json', '--out', 'out').status).toBe(0)
+    const again = unimorph('findings', file, '--edits', 'edits.json', '--json')
+    expect((JSON.parse(again.stdout) as { findings: unknown[] }).findings).toEqual([])
+  })
+
+  test.each([
+    ['no JSON', '{', /not valid JSON/],
+    ['no list', '{}', /must hold a list/],
+    ['an unknown edit', '[{"kind":"melt","layer":"a"}]', /edit 1 \(melt\) cannot be used/],
+  ])('edits that are %s are refused, and nothing is written', (_what, content, message) => {
+    const file = write('loose.svg', LOOSE)
+    const edits = write('bad.json', content)
+    const { status, stderr } = unimorph('convert', file, '--edits', edits, '--out', 'out')
+    expect(status).toBe(1)
+    expect(stderr).toMatch(message)
+    expect(existsSync(join(folder, 'out'))).toBe(false)
+  })
+
+  test('an unknown kind is refused with those there are', () => {
+    const { status, stderr } = unimorph('findings', write('a.svg', LOOSE), '--mend', 'everything')
+    expect(status).toBe(2)
+    expect(stderr).toContain('allowed: safe, all, covered')
+  })
+})
+
 describe('convert', () => {
   test('fonts of a folder measure the texts and are delivered', () => {
     const design = write(

@@ -28,7 +28,7 @@ import { borderFromLines, tokensOfLines } from './edge-lines.js'
 import { INFERRED, type LayoutNode } from './node.js'
 import { overlayNode } from './overlay.js'
 import { separateOverlaps } from './overlaps.js'
-import { collectPieces, type Bundle } from './pieces.js'
+import { collectPieces, isPainted, type Bundle } from './pieces.js'
 import { findPitch } from './pitch.js'
 import { findRuledTables } from './ruled-tables.js'
 import { contentHeight, EXACT_PX, isProved, JITTER_PX } from './prove.js'
@@ -91,7 +91,7 @@ export class Inference {
   ) {}
 
   /** A container of the file, which stands at `box` in the coordinates around it. */
-  container(layer: Layer, box: Box): Draft {
+  container(layer: Layer, box: Box, isRoot = false): Draft {
     if (this.graphics.has(layer)) {
       const node = draftNode(layer, box, { isGraphic: true })
       return { node, natural: { width: box.width, height: box.height } }
@@ -104,7 +104,9 @@ export class Inference {
     inside.addBundles(bundles)
     const nests = nestPieces(joinLooseVectors(joinLines(findRuledTables(pieces))))
     const own = { ...box, x: 0, y: 0 }
-    const shell = { layer, absorbed: [], box: own, isPadded: true, fills: true }
+    // A frame that only holds things is as large as they are; room between them is a gap.
+    const fills = isRoot || isPainted(layer)
+    const shell = { layer, absorbed: [], box: own, isPadded: true, fills }
     const arrange = isContainer(layer) && layer.type !== 'group' ? layer.arrange : undefined
     return moveDraft(inside.fill(shell, nests, undefined, arrange), box)
   }
@@ -460,7 +462,7 @@ const toRelative = (node: LayoutNode, parent: Box): LayoutNode => ({
  */
 export const inferLayout = (root: Layer, options: InferOptions): LayoutNode => {
   const box = { ...root.box, x: 0, y: 0 }
-  const { node } = new Inference(options, findGraphics(root)).container(root, box)
+  const { node } = new Inference(options, findGraphics(root)).container(root, box, true)
   const isFlowing = node.arrangement.kind !== 'free'
   const sizing = {
     width: root.sizing.width === 'fit' && !isFlowing ? 'fixed' : root.sizing.width,

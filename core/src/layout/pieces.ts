@@ -74,7 +74,8 @@ const lineBox = (layer: Layer & { type: 'line' }, box: Box): Box => {
     : { x: box.x - width / 2, y: box.y, width, height: box.height }
 }
 
-const isPainted = (layer: Layer): boolean =>
+/** Whether a layer has a look of its own. */
+export const isPainted = (layer: Layer): boolean =>
   ('fills' in layer && layer.fills.length > 0) ||
   ('strokes' in layer && layer.strokes.length > 0) ||
   layer.effects.length > 0
