@@ -18,7 +18,7 @@ export const ActionMenu = ({ label, children, className, anchor, actions }: Prop
     </MenuButton>
     <MenuItems
       anchor={anchor}
-      className="z-40 rounded-sm border border-ink bg-sheet py-1 shadow-md focus:outline-none"
+      className="z-40 max-h-[70vh] overflow-auto rounded-sm border border-ink bg-sheet py-1 shadow-md focus:outline-none"
     >
       {actions.map(([name, run]) => (
         <MenuItem key={name}>

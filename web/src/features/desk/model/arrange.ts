@@ -8,10 +8,15 @@ export type ArrangeAction = {
   readonly label: string
   /** The key that does it in the outline. */
   readonly key?: string
-  readonly edit: Edit
-  /** Why it needs a second word. */
-  readonly warning?: string
-}
+} & (
+  | {
+      readonly edit: Edit
+      /** Why it needs a second word. */
+      readonly warning?: string
+    }
+  /** It has to be said how. */
+  | { readonly asks: 'box' | 'crop' | 'layout' | 'picture'; readonly layer: LayerRow }
+)
 
 const overlap = (a: Box, b: Box): boolean =>
   Math.min(a.x + a.width, b.x + b.width) - Math.max(a.x, b.x) > 4 &&
@@ -20,7 +25,7 @@ const overlap = (a: Box, b: Box): boolean =>
 const overlapAny = (rows: readonly LayerRow[]): boolean =>
   rows.some((a, i) => rows.slice(i + 1).some((b) => overlap(a.box, b.box)))
 
-const freeKey = (wanted: string, keys: ReadonlySet<string>): string => {
+export const freeKey = (wanted: string, keys: ReadonlySet<string>): string => {
   let key = wanted
   for (let n = 2; keys.has(key); n++) key = `${wanted}-${n}`
   return key
@@ -32,6 +37,8 @@ const GROUPS: readonly (readonly [GroupKind, string])[] = [
   ['grid', 'g'],
   ['overlay', 'o'],
 ]
+
+const CONTAINERS: ReadonlySet<LayerRow['type']> = new Set(['frame', 'group', 'component'])
 
 const capital = (word: string): string => word[0]!.toUpperCase() + word.slice(1)
 
@@ -65,9 +72,27 @@ export const listArrangeActions = (
       name: first.name,
     },
   }
-  if (others.length > 0) return [...groups, graphic]
+  const picture: ArrangeAction = { label: 'Make one picture', asks: 'picture', layer: first }
+  if (others.length > 0) {
+    const last = editable.at(-1)!
+    const moves = editable.slice(0, -1).map((row) => ({
+      kind: 'move' as const,
+      layer: row.key,
+      into: last.key,
+    }))
+    const isTarget = CONTAINERS.has(last.type)
+    const into: ArrangeAction[] = isTarget
+      ? [
+          {
+            label: `Move into ${last.name || last.type}`,
+            edit: { kind: 'together', label: 'Move', edits: moves },
+          },
+        ]
+      : []
+    return [...groups, ...into, graphic]
+  }
   const { key, type } = first
-  const isContainer = type === 'frame' || type === 'group' || type === 'component'
+  const isContainer = CONTAINERS.has(type)
   const sizing = (['fixed', 'fit', 'stretch'] as const).map((width): ArrangeAction => ({
     label: `Width: ${width}`,
     edit: { kind: 'set-sizing', layer: key, width },
@@ -76,6 +101,9 @@ export const listArrangeActions = (
     ...(isContainer
       ? [
           { label: 'Take apart', key: 'u', edit: { kind: 'split', layer: key } as const },
+          ...(type === 'frame'
+            ? [{ label: 'Set auto layout …', asks: 'layout', layer: first } as const]
+            : []),
           ...(type === 'frame'
             ? GROUPS.map(([as]): ArrangeAction => ({
                 label: `Read as ${as}`,
@@ -86,6 +114,9 @@ export const listArrangeActions = (
       : []),
     ...groups.filter((group) => group.label.endsWith('overlay')),
     graphic,
+    picture,
+    { label: 'Set the box …', asks: 'box', layer: first },
+    ...(type === 'image' ? [{ label: 'Crop …', asks: 'crop', layer: first } as const] : []),
     { label: 'Take out of the flow', edit: { kind: 'set-flow', layer: key, flow: 'out' } },
     { label: 'Put into the flow', edit: { kind: 'set-flow', layer: key, flow: 'in' } },
     ...sizing,
