@@ -7,6 +7,7 @@ import {
   type GroupLayer,
   type Layer,
 } from '../design/layer.js'
+import { PLAIN_LAYER } from '../design/plain-layer.js'
 import { mapLayers, measureBoxes, walkLayers } from '../design/walk.js'
 import type { EditOf } from './edit.js'
 
@@ -62,16 +63,6 @@ const without = (screen: Screen, keys: ReadonlySet<string>): Screen =>
 
 const at = (box: Box, origin: Box): Box =>
   roundBox({ ...box, x: box.x - origin.x, y: box.y - origin.y })
-
-const plain = {
-  visible: true,
-  opacity: 1,
-  blend: 'normal' as const,
-  rotationDeg: 0,
-  effects: [],
-  sizing: { width: 'fixed' as const, height: 'fixed' as const },
-  flow: 'in' as const,
-}
 
 /** The innermost container that holds all of some layers, none of which holds another. */
 const commonParent = (
@@ -141,7 +132,7 @@ export const group = (design: Design, edit: EditOf<'group'>): Design => {
     wrap(screen, found, (children, boxes, inParent) => {
       const box = uniteBoxes(boxes)
       const frame: FrameLayer = {
-        ...plain,
+        ...PLAIN_LAYER,
         type: 'frame',
         key: edit.key,
         name: edit.name ?? '',
@@ -169,7 +160,7 @@ export const makeGraphic = (design: Design, edit: EditOf<'make-graphic'>): Desig
   const next = changeScreenWith(design, edit.layers, (screen, found) =>
     wrap(screen, found, (children, boxes, inParent) => {
       const box = uniteBoxes(boxes)
-      const common = { ...plain, key: edit.key, name: edit.name ?? '', box: inParent(box) }
+      const common = { ...PLAIN_LAYER, key: edit.key, name: edit.name ?? '', box: inParent(box) }
       if (picture) {
         return { ...common, type: 'image', asset, fit: 'fill', strokes: [], radius: 0 }
       }
@@ -200,7 +191,7 @@ export const split = (design: Design, { layer: key }: EditOf<'split'>): Design =
     const paint: Layer[] = isPainted
       ? [
           {
-            ...plain,
+            ...PLAIN_LAYER,
             type: 'rectangle',
             key: layer.key,
             name: layer.name,
@@ -268,7 +259,7 @@ export const crop = (design: Design, edit: EditOf<'crop'>): Design => {
     if (layer.type !== 'image') return undefined
     const { radius, strokes } = layer
     const frame: FrameLayer = {
-      ...plain,
+      ...PLAIN_LAYER,
       type: 'frame',
       key: edit.key,
       name: layer.name,

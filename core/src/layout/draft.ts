@@ -1,4 +1,5 @@
 import { resolveSides, type Box, type Sides } from '../design/geometry.js'
+import { PLAIN_LAYER } from '../design/plain-layer.js'
 import type { FrameLayer, Layer } from '../design/layer.js'
 import { INFERRED, NO_MARGIN, type LayoutNode } from './node.js'
 import type { WidthRange } from './text-width.js'
@@ -68,13 +69,7 @@ export const plainFrame = (key: string, name: string, box: Box): FrameLayer => (
   key,
   name,
   box,
-  visible: true,
-  opacity: 1,
-  blend: 'normal',
-  rotationDeg: 0,
-  effects: [],
-  sizing: { width: 'fit', height: 'fit' },
-  flow: 'in',
+  ...PLAIN_LAYER,
   fills: [],
   strokes: [],
   radius: 0,

@@ -1,5 +1,5 @@
 import type { Design } from '../design/design.js'
-import { uniteBoxes, type Box } from '../design/geometry.js'
+import { isSameBox, uniteBoxes, type Box } from '../design/geometry.js'
 import { isContainer, type Layer } from '../design/layer.js'
 import type { Arrange, AutoLayout } from '../design/layout.js'
 import type { TextMeasure } from '../text/measure.js'
@@ -47,12 +47,6 @@ type OpenShell = Omit<Shell, 'layer'> & {
 }
 
 const SAME_BOX_PX = 1.01
-
-const isSameBox = (a: Box, b: Box): boolean =>
-  Math.abs(a.x - b.x) <= SAME_BOX_PX &&
-  Math.abs(a.y - b.y) <= SAME_BOX_PX &&
-  Math.abs(endOn(a, 'x') - endOn(b, 'x')) <= SAME_BOX_PX &&
-  Math.abs(endOn(a, 'y') - endOn(b, 'y')) <= SAME_BOX_PX
 
 const toItem = (nest: Nest): Item => ({ box: nest.piece.box, nest, overlays: [] })
 
@@ -208,7 +202,7 @@ export class Inference {
     arrange?: Arrange,
   ): Draft {
     const [only, ...others] = content
-    if (only && others.length === 0 && isSameBox(shell.box, only.piece.box)) {
+    if (only && others.length === 0 && isSameBox(shell.box, only.piece.box, SAME_BOX_PX)) {
       const isShape = only.piece.kind === 'surface'
       const merged = isShape && mergeShapes(shell.layer, only.piece.layer)
       if (merged) {

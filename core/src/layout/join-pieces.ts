@@ -1,4 +1,5 @@
-import { uniteBoxes, type Box } from '../design/geometry.js'
+import { containsBox, uniteBoxes, type Box } from '../design/geometry.js'
+import { PLAIN_LAYER } from '../design/plain-layer.js'
 import type { GroupLayer, Layer, LineLayer } from '../design/layer.js'
 import { INFERRED } from './node.js'
 import type { Piece } from './pieces.js'
@@ -20,12 +21,6 @@ const isNear = (a: Box, b: Box): boolean => {
   )
 }
 
-const isWithin = (outer: Box, inner: Box): boolean =>
-  inner.x >= outer.x - 1 &&
-  inner.y >= outer.y - 1 &&
-  inner.x + inner.width <= outer.x + outer.width + 1 &&
-  inner.y + inner.height <= outer.y + outer.height + 1
-
 /** Several vectors as one: a group that is drawn as a whole. */
 const joinVectors = (parts: readonly Piece[]): Piece => {
   const first = parts[0]!
@@ -35,13 +30,7 @@ const joinVectors = (parts: readonly Piece[]): Piece => {
     key: `${first.layer.key}${INFERRED}`,
     name: first.layer.name,
     box,
-    visible: true,
-    opacity: 1,
-    blend: 'normal',
-    rotationDeg: 0,
-    effects: [],
-    sizing: { width: 'fixed', height: 'fixed' },
-    flow: 'in',
+    ...PLAIN_LAYER,
     children: parts.map(({ layer, box: at }): Layer => {
       const inner = { ...at, x: at.x - box.x, y: at.y - box.y }
       return { ...layer, box: inner }
@@ -64,7 +53,7 @@ export const joinLooseVectors = (pieces: readonly Piece[]): Piece[] => {
   for (const piece of pieces) {
     if (piece.kind === 'text' || piece.kind === 'image' || piece.kind === 'block') open = []
     if (piece.kind === 'surface') {
-      const around = open.find((picture) => isWithin(picture.box, piece.box))
+      const around = open.find((picture) => containsBox(picture.box, piece.box, 1))
       around?.parts.push(piece)
     }
     if (piece.kind !== 'graphic') continue

@@ -1,4 +1,4 @@
-import { resolveCorners, type Box } from '../design/geometry.js'
+import { isSameBox, resolveCorners, type Box } from '../design/geometry.js'
 import type { Layer, RectangleLayer } from '../design/layer.js'
 import { areaOf, overlapOn } from './axis.js'
 import { borderFromLines, findEdgeLines, tokensOfLines, withEdges } from './edge-lines.js'
@@ -91,12 +91,6 @@ const findHolders = (pieces: readonly Piece[]): ReadonlyMap<Piece, Piece> => {
 }
 
 const SAME_BOX_PX = 1.01
-
-const isSameBox = (a: Box, b: Box): boolean =>
-  Math.abs(a.x - b.x) <= SAME_BOX_PX &&
-  Math.abs(a.y - b.y) <= SAME_BOX_PX &&
-  Math.abs(a.width - b.width) <= SAME_BOX_PX &&
-  Math.abs(a.height - b.height) <= SAME_BOX_PX
 
 const isPlain = (layer: Layer): boolean =>
   layer.opacity === 1 && layer.blend === 'normal' && layer.rotationDeg === 0 && !layer.link
@@ -205,7 +199,9 @@ export const nestPieces = (pieces: readonly Piece[]): readonly Nest[] => {
     let inside = contents.get(piece) ?? []
     let whole = inside.length > 0 ? asBackground(piece) : piece
     for (;;) {
-      const twin = inside.find((p) => p.kind === 'surface' && isSameBox(whole.box, p.box))
+      const twin = inside.find(
+        (p) => p.kind === 'surface' && isSameBox(whole.box, p.box, SAME_BOX_PX),
+      )
       const merged = twin && mergeShapes(whole.layer, twin.layer)
       if (!twin || !merged) break
       whole = {

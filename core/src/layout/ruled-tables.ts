@@ -1,3 +1,4 @@
+import { PLAIN_LAYER } from '../design/plain-layer.js'
 import type { RectangleLayer } from '../design/layer.js'
 import type { Stroke } from '../design/paint.js'
 import { INFERRED } from './node.js'
@@ -125,13 +126,7 @@ const cellOf = (
     key: `${first.layer.key}${INFERRED}${box.x}-${box.y}`,
     name: 'Cell',
     box,
-    visible: true,
-    opacity: 1,
-    blend: 'normal',
-    rotationDeg: 0,
-    effects: [],
-    sizing: { width: 'fixed', height: 'fixed' },
-    flow: 'in',
+    ...PLAIN_LAYER,
     fills: [],
     strokes: [
       {

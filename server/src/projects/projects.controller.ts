@@ -76,6 +76,12 @@ export class ProjectsController {
     return this.projects.listEditions(id)
   }
 
+  @Get(':id/grades')
+  @ApiOperation({ summary: 'How the newest editions were graded as they came in, oldest first' })
+  gradeEditions(@Param('id', ParseUUIDPipe) id: string) {
+    return this.projects.gradeEditions(id)
+  }
+
   @Post(':id/editions')
   @ApiOperation({ summary: 'A new edition; the ones before it stay' })
   createEdition(@Param('id', ParseUUIDPipe) id: string, @Body() body: CreateEditionDto) {

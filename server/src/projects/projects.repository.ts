@@ -56,6 +56,10 @@ export class ProjectsRepository {
       .findOne({ where: { projectId }, order: { number: 'DESC' } })
   }
 
+  findEdition(projectId: string, number: number): Promise<EditionEntity | null> {
+    return this.source.getRepository(EditionEntity).findOneBy({ projectId, number })
+  }
+
   saveEdition(edition: Partial<EditionEntity>, manager: EntityManager): Promise<EditionEntity> {
     const repository = manager.getRepository(EditionEntity)
     return repository.save(repository.create(edition))

@@ -13,6 +13,7 @@ import type { EntityManager } from 'typeorm'
 import { badInput, notFound } from '../http/problem'
 import type { CreateEditionDto, CreateProjectDto, SettingsDto } from './dto/requests'
 import type { ProjectEntity } from './entities/project.entity'
+import { GradeBook, type EditionGrade } from './grades'
 import { ProjectsRepository } from './projects.repository'
 
 export type ProjectSummary = {
@@ -32,11 +33,15 @@ export type ProjectDetail = ProjectSummary & {
 }
 
 const DEFAULT_SETTINGS: SettingsDto = { target: 'html', styling: 'tailwind' }
+/** So many editions show where things are going. */
+const MOST_GRADED = 12
 const BIN_MS = 30 * 24 * 60 * 60 * 1000
 
 /** Loads, calls `core`, saves; each change is one transaction, done before it is answered. */
 @Injectable()
 export class ProjectsService {
+  private readonly grades = new GradeBook()
+
   constructor(private readonly repository: ProjectsRepository) {}
 
   async list(): Promise<ProjectSummary[]> {
@@ -118,6 +123,22 @@ export class ProjectsService {
   async listEditions(id: string) {
     await this.find(id)
     return this.repository.findEditions(id)
+  }
+
+  /** Of the newest editions only: each is looked through in full. */
+  async gradeEditions(id: string): Promise<EditionGrade[]> {
+    await this.find(id)
+    const editions = (await this.repository.findEditions(id)).slice(-MOST_GRADED)
+    const grades: EditionGrade[] = []
+    for (const { number } of editions) {
+      const edition = await this.repository.findEdition(id, number)
+      const stored = edition && (await this.repository.loadDocument(edition.document))
+      const read = readDesign(stored)
+      if (!read.ok) continue
+      const key = `${id} ${number}`
+      grades.push({ edition: number, points: this.grades.gradeOf(key, () => read.value) })
+    }
+    return grades
   }
 
   async createEdition(id: string, { design, notes }: CreateEditionDto): Promise<ProjectSummary> {

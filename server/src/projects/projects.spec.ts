@@ -105,6 +105,19 @@ describe('projects', () => {
     expect(JSON.stringify((await http.get(`/api/projects/${id}`)).body)).toContain('Changed')
   })
 
+  test('editions are graded as they came in, the untidy one lower', async () => {
+    const id = await create()
+    const loose = design('Shore', 'Low water') as { screens: { children: unknown[] }[] }
+    const far = { x: 5000, y: 0, width: 9, height: 9 }
+    loose.screens[0]!.children.push({ type: 'rectangle', key: 'far', name: 'Far', box: far })
+    await http.post(`/api/projects/${id}/editions`).send({ design: loose }).expect(201)
+    const { body } = await http.get(`/api/projects/${id}/grades`).expect(200)
+    const [first, second] = body as { edition: number; points: number }[]
+    expect([first!.edition, second!.edition]).toEqual([1, 2])
+    expect(second!.points).toBeLessThan(first!.points)
+    await http.get('/api/projects/00000000-0000-4000-8000-000000000000/grades').expect(404)
+  })
+
   test('edits keep their order, and undo takes the one away', async () => {
     const id = await create()
     const ids: number[] = []

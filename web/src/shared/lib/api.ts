@@ -61,6 +61,7 @@ const request = async <T>(method: string, path: string, body?: unknown): Promise
   throw new ApiError(message ?? `The server answered ${response.status}.`, response.status)
 }
 
+export type EditionGrade = { readonly edition: number; readonly points: number }
 export type PreviewFile = { path: string; encoding: 'text' | 'base64'; content: string }
 export type Bundle = { readonly script: string } | { readonly errors: readonly string[] }
 
@@ -71,6 +72,7 @@ export const api = {
     request<Project>('POST', '/projects', { name, design, notes }),
   createEdition: (id: string, design: Design, notes: readonly Note[]) =>
     request<Project>('POST', `/projects/${id}/editions`, { design, notes }),
+  gradeEditions: (id: string) => request<EditionGrade[]>('GET', `/projects/${id}/grades`),
   listFonts: () => request<FontSummary[]>('GET', '/fonts'),
   getFont: (id: string) => request<Font>('GET', `/fonts/${id}`),
   addFont: (name: string, data: string) => request<FontSummary>('POST', '/fonts', { name, data }),

@@ -4,6 +4,7 @@ import { Button } from '../../../shared/ui/Button'
 import { useDesk } from '../model/desk-store'
 import { useStructure } from '../model/structure-store'
 import { CompareDialog } from './CompareDialog'
+import { EditionTrend } from './EditionTrend'
 import { GradeCard } from './GradeCard'
 import { ReviewDialog } from './ReviewDialog'
 import { SeverityMark } from './SeverityMark'
@@ -152,6 +153,7 @@ export const StructureTab = () => {
   return (
     <div className="flex min-h-0 flex-1 flex-col">
       {grade && <GradeCard grade={grade} start={start} />}
+      <EditionTrend />
       <div className="flex flex-wrap items-center gap-1.5 border-b border-rule p-3">
         <Button
           tone="main"
