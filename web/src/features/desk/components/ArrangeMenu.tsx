@@ -79,6 +79,7 @@ export const useArrange = () => {
   const layers = useDesk((s) => s.drawn?.layers)
   const selection = useDesk((s) => s.selection)
   const edit = useDesk((s) => s.edit)
+  const select = useDesk((s) => s.select)
   const [asking, setAsking] = useState<ArrangeAction>()
   const actions = useMemo(() => {
     const all = layers ?? []
@@ -88,9 +89,14 @@ export const useArrange = () => {
   }, [layers, selection])
   const layerFile = useDesk((s) => s.layerFile)
   const close = (): void => setAsking(undefined)
+  /** What was made is what a person goes on with. */
+  const apply = async (made: Edit): Promise<void> => {
+    await edit(made)
+    if ('key' in made) select([made.key])
+  }
   const finish = (made: Edit): void => {
     close()
-    void edit(made)
+    void apply(made)
   }
   const makePicture = async ({ key, name, box }: LayerRow): Promise<void> => {
     const file = await layerFile(key, 'svg')
@@ -98,13 +104,13 @@ export const useArrange = () => {
     const picture = await rasterise(file.content, box.width, box.height)
     const keys = new Set((layers ?? []).map((row) => row.key))
     const made = freeKey(`${key}-picture`, keys)
-    await edit({ kind: 'make-graphic', layers: [key], key: made, name, picture })
+    await apply({ kind: 'make-graphic', layers: [key], key: made, name, picture })
   }
   const run = (action: ArrangeAction): void => {
     if ('asks' in action && action.asks === 'picture') {
       makePicture(action.layer).catch((error: unknown) => showProblem(messageOf(error)))
     } else if ('asks' in action || action.warning) setAsking(action)
-    else void edit(action.edit)
+    else void apply(action.edit)
   }
   const question =
     asking &&
