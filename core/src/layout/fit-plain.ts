@@ -14,13 +14,13 @@ export const fitPlain = (kind: 'row' | 'column', drafts: readonly Draft[], shell
         ? [node.box.x - (before ? endOn(before, 'x') : box.x), node.box.y - box.y]
         : [node.box.x - box.x, node.box.y - (before ? endOn(before, 'y') : box.y)]
     const isOwn = !isShape(node) && (isText(draft) || fitsItself(draft, 'width'))
-    const isShort = natural.height !== undefined && natural.height < node.box.height - 0.5
+    const isOff = natural.height !== undefined && Math.abs(natural.height - node.box.height) > 0.5
     return {
       ...node,
       margin: { ...NO_MARGIN, left: roundPx(left), top: roundPx(top) },
       sizing: {
         width: isOwn && !range ? 'fit' : 'fixed',
-        height: isShape(node) || (isShort && !isText(draft)) ? 'fixed' : 'fit',
+        height: isShape(node) || (isOff && !isText(draft)) ? 'fixed' : 'fit',
       },
     }
   })

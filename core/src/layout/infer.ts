@@ -58,6 +58,19 @@ const nestsOf = (block: Block): readonly Nest[] => {
   return block.parts.flatMap(nestsOf)
 }
 
+/**
+ * A container as high as its content makes it. Where that differs from the drawing by no more than jitter the
+ * box is corrected, so that the distances around it are measured from where it will end, and nothing drifts.
+ */
+const withContentHeight = (draft: Draft, height: number | undefined): Draft => {
+  const { node } = draft
+  const natural = { ...draft.natural, height }
+  const isNear = height !== undefined && Math.abs(height - node.box.height) <= JITTER_PX
+  return isNear
+    ? { ...draft, natural, node: { ...node, box: { ...node.box, height } } }
+    : { ...draft, natural }
+}
+
 /** The first reading that, laid out again, gives back the boxes; the last is taken as it is. */
 const firstProved = (
   readings: readonly (() => Draft | undefined)[],
@@ -67,12 +80,7 @@ const firstProved = (
   const proved =
     made.find((reading) => isProved(reading, drafts, EXACT_PX)) ??
     made.find((reading) => isProved(reading, drafts, JITTER_PX))
-  return (
-    proved && {
-      ...proved,
-      natural: { ...proved.natural, height: contentHeight(proved, drafts) },
-    }
-  )
+  return proved && withContentHeight(proved, contentHeight(proved, drafts))
 }
 
 /** Infers how the contents of one container of the file are laid out; containers in it are asked in turn. */

@@ -1,7 +1,7 @@
 import type { Box } from '../design/geometry.js'
 import type { TextLayer } from '../design/layer.js'
 import { baselineOffset, type TextMeasure } from '../text/measure.js'
-import { layOutText, textOf } from '../text/wrap.js'
+import { layOutText, styleOfRun, textOf } from '../text/wrap.js'
 import { draftNode, type Draft } from './draft.js'
 import { findWidthRange, type WidthRange } from './text-width.js'
 
@@ -33,11 +33,39 @@ const findLongest = (layer: TextLayer, measure: TextMeasure): number =>
       .map((line) => measure.width(line, layer.style)),
   )
 
+/**
+ * How far a line reaches above and below its baseline: as far as the highest and the lowest of its runs, each
+ * in the middle of its own line height (CSS Inline Layout 3, 4).
+ */
+const lineReach = (layer: TextLayer, measure: TextMeasure): { above: number; below: number } => {
+  const reaches = [layer.style, ...layer.runs.map((run) => styleOfRun(layer, run))].map((style) => {
+    const line = measure.line(style)
+    const height = style.lineHeight ?? line.normalPx
+    const above = baselineOffset(line, height)
+    return { above, below: height - above }
+  })
+  return {
+    above: Math.max(...reaches.map((reach) => reach.above)),
+    below: Math.max(...reaches.map((reach) => reach.below)),
+  }
+}
+
+/** The box of one line with runs of several sizes, which is higher than its own size needs. */
+const growLine = (layer: TextLayer, box: Box, measure: TextMeasure): Box => {
+  const baseline = layer.lines?.length === 1 ? layer.lines[0]!.baseline : undefined
+  if (baseline === undefined || layer.runs.every((run) => run.style.size === undefined)) return box
+  const { above, below } = lineReach(layer, measure)
+  return { ...box, y: box.y + baseline - above, height: above + below }
+}
+
 /** A text as something that takes room. `box` is where it stands in its container. */
-export const draftText = (layer: TextLayer, box: Box, measure: TextMeasure): Draft => {
+export const draftText = (layer: TextLayer, drawn: Box, measure: TextMeasure): Draft => {
+  const box = growLine(layer, drawn, measure)
   const lineHeight = layer.style.lineHeight ?? measure.line(layer.style).normalPx
+  const first = layer.lines?.[0]?.baseline
   const baseline =
-    layer.lines?.[0]?.baseline ?? baselineOffset(measure.line(layer.style), lineHeight)
+    (first === undefined ? undefined : first + drawn.y - box.y) ??
+    baselineOffset(measure.line(layer.style), lineHeight)
   const lines = layer.lines ?? layOutText(layer, measure)
   if (layer.lines && lines.length > 1) {
     const range = correctRange(findWidthRange(layer, measure), layer.box.width)
