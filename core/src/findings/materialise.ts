@@ -15,6 +15,8 @@ export type GroupKind = 'row' | 'column' | 'grid' | 'overlay'
 /** What a person calls the arrangement: a grid of one row is a row. */
 export const groupKindOf = ({ arrangement, children }: LayoutNode): GroupKind => {
   if (arrangement.kind === 'free') return 'overlay'
+  // Said as a row, lines that break would be one line.
+  if (arrangement.kind === 'row' && arrangement.wrap) return 'grid'
   if (arrangement.kind !== 'grid') return arrangement.kind
   const count = children.filter((child) => child.placement.kind === 'flow').length
   return count <= arrangement.columns ? 'row' : 'grid'

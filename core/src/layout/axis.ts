@@ -2,7 +2,6 @@ import type { Box } from '../design/geometry.js'
 
 export type Axis = 'x' | 'y'
 
-export const crossOf = (axis: Axis): Axis => (axis === 'x' ? 'y' : 'x')
 export const sizeOn = (box: Box, axis: Axis): number => (axis === 'x' ? box.width : box.height)
 export const startOn = (box: Box, axis: Axis): number => (axis === 'x' ? box.x : box.y)
 export const endOn = (box: Box, axis: Axis): number =>

@@ -12,6 +12,7 @@ import {
 } from './columns-first.js'
 import { borderFromLines, withEdges, type EdgeLines } from './edge-lines.js'
 import { findGrid, type GridReading } from './fit-grid.js'
+import { findWrap, type WrapReading } from './fit-wrap.js'
 import type { Doubt } from './node.js'
 import type { Piece } from './pieces.js'
 import { signItems } from './signature.js'
@@ -36,6 +37,14 @@ export type Block =
       readonly box: Box
       readonly grid: GridReading
       /** The same cells as rows, should the grid not hold. */
+      readonly rows: readonly Block[]
+    }
+  /** Things of one kind in lines that break where the width ends, in reading order. */
+  | {
+      readonly kind: 'wrap'
+      readonly parts: readonly Block[]
+      readonly box: Box
+      readonly wrap: WrapReading
       readonly rows: readonly Block[]
     }
   /** Nothing separates them: they stay where they are. */
@@ -144,6 +153,37 @@ const joinGrids = (parts: readonly Block[]): readonly Block[] => {
   }
   return joined
 }
+
+/** Rows of things of one kind that are one row which breaks at the edge become one part. */
+const joinWraps = (parts: readonly Block[]): readonly Block[] => {
+  const joined: Block[] = []
+  for (let i = 0; i < parts.length;) {
+    let best: { cells: readonly Block[]; wrap: WrapReading; count: number } | undefined
+    const rows: (readonly Block[])[] = []
+    for (const part of parts.slice(i)) {
+      const cells = cellsIn(part)
+      if (!cells?.every((cell) => cell.kind === 'item' && isBoxed(cell))) break
+      rows.push(cells)
+      const wrap = findWrap(rows.map((row) => row.map((cell) => cell.box)))
+      if (wrap) best = { cells: rows.flat(), wrap, count: rows.length }
+      else if (rows.length > 1) break
+    }
+    if (best) {
+      const rowsOf = parts.slice(i, i + best.count)
+      const box = uniteBoxes(rowsOf.map((part) => part.box))
+      joined.push({ kind: 'wrap', parts: best.cells, box, wrap: best.wrap, rows: rowsOf })
+      i += best.count
+    } else joined.push(parts[i++]!)
+  }
+  return joined
+}
+
+/** A box with something in it, as tags are; loose words in rows are more likely a table. */
+const isBoxed = (block: Block): boolean =>
+  block.kind === 'item' && block.item.nest.content.length > 0 && block.box.height <= MOST_TAG_PX
+
+/** What wraps is small; larger boxes in rows are cards. */
+const MOST_TAG_PX = 64
 
 type Run = { readonly rows: readonly Item[][]; readonly columns: readonly River[] }
 
@@ -272,7 +312,7 @@ export const arrange = (items: readonly Item[]): Block => {
   if (items.length === 1) return { kind: 'item', item: items[0]!, box: items[0]!.box }
   const rows = cutBands(items, 'y')
   if (rows.length > 1) {
-    const parts = groupRepeats(joinGrids(joinColumns(rows)), 'column')
+    const parts = groupRepeats(joinWraps(joinGrids(joinColumns(rows))), 'column')
     const box = uniteBoxes(parts.map((part) => part.box))
     return line('column', findSections(parts, box, isLevelLine))
   }
@@ -383,7 +423,7 @@ export const arrangeAs = (items: readonly Item[], arrange: Arrange): Block => {
     const rows = cutBands(items, 'y').map((row) =>
       line('row', [...row].sort(comparePlace('x')).map(toPart)),
     )
-    return line('column', joinGrids(rows))
+    return line('column', joinWraps(joinGrids(rows)))
   }
   const axis = axisOf(arrange)
   const parts = [...items].sort(comparePlace(axis)).map(toPart)

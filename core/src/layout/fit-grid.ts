@@ -208,7 +208,7 @@ export const findTableColumns = (
 }
 
 /** Keeps a text's lines where the room it gets would break them elsewhere. */
-export const limitText = ({ range }: Draft, room: number): Limits =>
+const limitText = ({ range }: Draft, room: number): Limits =>
   range && (room <= range.least || room >= range.most) ? { maxWidth: chooseWidth(range) } : {}
 
 /** One row of a table, its cells in the columns all rows share. */

@@ -21,6 +21,7 @@ import { fitColumn } from './fit-column.js'
 import { findTableColumns, fitEven, fitGrid, fitTableRow, type TableColumns } from './fit-grid.js'
 import { fitPlain } from './fit-plain.js'
 import { fitRow } from './fit-row.js'
+import { fitWrap } from './fit-wrap.js'
 import { findGraphics } from './find-graphics.js'
 import { joinLines, joinLooseVectors } from './join-pieces.js'
 import { mergeShapes, nestPieces, type Nest } from './nest.js'
@@ -288,6 +289,12 @@ export class Inference {
         const drafts = block.parts.map((part) => this.part(part, shell.box, true))
         const closed = this.close(shell, drafts, 'Grid')
         const reading = firstProved([() => fitGrid(drafts, block.grid, closed)], drafts)
+        return reading ?? this.column(block.rows, shell)
+      }
+      case 'wrap': {
+        const drafts = block.parts.map((part) => this.part(part, shell.box, false))
+        const closed = this.close(shell, drafts, 'Row')
+        const reading = firstProved([() => fitWrap(drafts, block.wrap, closed)], drafts)
         return reading ?? this.column(block.rows, shell)
       }
       case 'row': {

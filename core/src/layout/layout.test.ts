@@ -227,6 +227,30 @@ describe('rows and columns', () => {
     expect(read(cells)).toContain('grid3/20/20(c0')
   })
 
+  test('tags in lines that end where the next would not fit are a row that wraps', () => {
+    const widths = [
+      [80, 120, 60],
+      [150, 70],
+      [90, 110],
+    ]
+    const tags = widths.flatMap((row, y) => {
+      let x = 20
+      return row.flatMap((width, i) => {
+        const tag = [
+          rectangle(`tag${y}${i}`, x, 20 + y * 40, width, 32),
+          words(`word${y}${i}`, 'Gull', x + 12, 24 + y * 40),
+        ]
+        x += width + 8
+        return tag
+      })
+    })
+    const root = infer([...tags, words('below', 'Low water', 20, 180)])
+    const row = root.children[0]!
+    expect(row.arrangement).toMatchObject({ kind: 'row', wrap: true, gap: 8, lineGap: 8 })
+    expect(row.children).toHaveLength(7)
+    expect(row.limits.maxWidth).toBeGreaterThanOrEqual(276)
+  })
+
   test('columns of one kind of thing are read as columns, cells of a table as rows', () => {
     const kinds = (x: number): Json[] => [
       path(`p${x}`, at(x, 20)),

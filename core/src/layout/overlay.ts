@@ -6,7 +6,7 @@ import type { Anchor, LayoutNode } from './node.js'
 const MIDDLE_PX = 1
 
 /** Where a layer is held along one axis: at the middle if it stands there, else at the nearer edge. */
-export const findAnchor = (box: Box, parent: Box, axis: Axis): Anchor => {
+const findAnchor = (box: Box, parent: Box, axis: Axis): Anchor => {
   const before = startOn(box, axis) - startOn(parent, axis)
   const after = endOn(parent, axis) - endOn(box, axis)
   const middle = middleOn(box, axis) - middleOn(parent, axis)

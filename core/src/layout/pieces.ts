@@ -52,7 +52,7 @@ const growCorners = (corners: Corners, by: number): Corners => {
  * A layer with its stroke inside: one that reaches outside makes the box larger. What is seen stays the
  * same, and the box says what it covers.
  */
-export const withStrokeInside = (layer: Layer, box: Box): { layer: Layer; box: Box } => {
+const withStrokeInside = (layer: Layer, box: Box): { layer: Layer; box: Box } => {
   if (!('strokes' in layer) || layer.type === 'path' || layer.type === 'line') return { layer, box }
   const stroke = layer.strokes.at(-1)
   if (!stroke || typeof stroke.width !== 'number' || stroke.align === 'inside')

@@ -149,6 +149,34 @@ const solveRow = (
   })
 }
 
+/** Lines are filled as far as things fit (CSS Flexible Box Layout 1, 9.3); things keep their width. */
+const solveWrap = (
+  flow: Extract<Flow, { kind: 'row' }>,
+  children: readonly Measured[],
+  { width }: Extent,
+): Box[] => {
+  const padding = resolveSides(flow.padding)
+  const inner = width - padding.left - padding.right
+  const boxes: Box[] = []
+  let [x, y, line] = [0, 0, 0]
+  for (const child of children) {
+    const { margin } = child.node
+    const own = widthIn(child, inner, false)
+    const outer = own + margin.left + margin.right
+    if (x > 0 && x + flow.gap + outer > inner + 0.01) {
+      y += line + (flow.lineGap ?? flow.gap)
+      x = 0
+      line = 0
+    } else if (x > 0) x += flow.gap
+    const height = heightAt(child, own)
+    const place = { x: padding.left + x + margin.left, y: padding.top + y + margin.top }
+    boxes.push({ ...place, width: own, height })
+    x += outer
+    line = Math.max(line, height + margin.top + margin.bottom)
+  }
+  return boxes
+}
+
 const solveGrid = (
   flow: Extract<Flow, { kind: 'grid' }>,
   children: readonly Measured[],
@@ -211,6 +239,10 @@ export const solveFlow = (
   extent: Extent,
 ): Box[] => {
   if (flow.kind === 'column') return solveColumn(flow, children, extent)
-  if (flow.kind === 'row') return solveRow(flow, children, baselines, extent)
+  if (flow.kind === 'row') {
+    return flow.wrap
+      ? solveWrap(flow, children, extent)
+      : solveRow(flow, children, baselines, extent)
+  }
   return solveGrid(flow, children, extent)
 }

@@ -1,0 +1,85 @@
+import { roundPx, type Box } from '../design/geometry.js'
+import { endOn } from './axis.js'
+import { fitsItself, isShape, isText, shellNode, type Draft, type Shell } from './draft.js'
+import type { LayoutNode } from './node.js'
+
+const SAME_PX = 1.5
+/** A row that breaks is given this much room to spare, so that rounding does not break it earlier. */
+const MOST_SPARE_PX = 4
+
+/** Things of one kind in lines that break where the width ends, such as tags. */
+export type WrapReading = {
+  readonly gap: number
+  readonly lineGap: number
+  /** The width at which the lines break as they are drawn. */
+  readonly width: number
+}
+
+const isEven = (values: readonly number[]): boolean =>
+  values.length === 0 || Math.max(...values) - Math.min(...values) <= SAME_PX
+
+/** Whether rows of boxes are one row that wraps: each next box would not have fitted where the row before ends. */
+export const findWrap = (rows: readonly (readonly Box[])[]): WrapReading | undefined => {
+  const [first] = rows
+  if (!first || rows.length < 2 || first.length < 2) return undefined
+  const all = rows.flat()
+  const gaps = rows.flatMap((row) => row.slice(1).map((box, i) => box.x - endOn(row[i]!, 'x')))
+  const lineGaps = rows.slice(1).map((row, i) => row[0]!.y - endOn(rows[i]![0]!, 'y'))
+  const isRegular =
+    isEven(all.map((box) => box.height)) &&
+    isEven(rows.map((row) => row[0]!.x)) &&
+    rows.every((row) => isEven(row.map((box) => box.y))) &&
+    isEven(gaps) &&
+    isEven(lineGaps)
+  if (!isRegular || gaps[0]! < 0 || lineGaps[0]! < 0) return undefined
+  const left = first[0]!.x
+  const widest = Math.max(...rows.map((row) => endOn(row.at(-1)!, 'x'))) - left
+  const needed = rows
+    .slice(1)
+    .map((row, i) => endOn(rows[i]!.at(-1)!, 'x') - left + gaps[0]! + row[0]!.width)
+  const spare = Math.min(...needed) - widest
+  if (spare <= 1) return undefined
+  const mean = (values: readonly number[]): number =>
+    roundPx(values.reduce((sum, value) => sum + value, 0) / values.length)
+  return {
+    gap: mean(gaps),
+    lineGap: mean(lineGaps),
+    width: roundPx(widest + Math.min(MOST_SPARE_PX, spare / 2)),
+  }
+}
+
+/** Things in lines that break as a row that wraps. The drafts are in reading order. */
+export const fitWrap = (
+  drafts: readonly Draft[],
+  { gap, lineGap, width }: WrapReading,
+  shell: Shell,
+): Draft | undefined => {
+  // In a box of its own the lines break at its edge, which has to leave them this room.
+  if (shell.isPadded) return undefined
+  const box = { ...shell.box, width }
+  const children = drafts.map((draft): LayoutNode => {
+    const { node } = draft
+    const isOwn = !isShape(node) && (isText(draft) || fitsItself(draft, 'width'))
+    return {
+      ...node,
+      sizing: { width: isOwn ? 'fit' : 'fixed', height: isShape(node) ? 'fixed' : 'fit' },
+      ...(isText(draft) && !draft.range ? { keepsLines: true } : {}),
+    }
+  })
+  return {
+    node: {
+      ...shellNode({ ...shell, box }),
+      arrangement: {
+        kind: 'row',
+        gap,
+        lineGap,
+        padding: 0,
+        align: 'start',
+        distribute: 'start',
+        wrap: true,
+      },
+      children,
+    },
+    natural: { width: undefined, height: box.height },
+  }
+}
