@@ -1,7 +1,9 @@
 export type { Asset, ComponentSet, Design, Screen } from './design/design.js'
 export { DESIGN_VERSION } from './design/design.js'
-export { containsBox, type Box } from './design/geometry.js'
+export { freeKey } from './design/free-key.js'
+export { containsBox, resolveSides, type Box } from './design/geometry.js'
 export { childrenOf, isContainer, type Layer, type LayerType } from './design/layer.js'
+export { nameOfArrange, type Arrange } from './design/layout.js'
 export { buildJsonSchema, MAX_DEPTH, MAX_LAYERS, readDesign } from './design/read-design.js'
 export { resolveInstances } from './design/resolve-instances.js'
 export { drawingsOf, findLayer, measureBoxes, walkLayers, walkScreens } from './design/walk.js'
@@ -10,6 +12,7 @@ export { drawLayer } from './drawing/index.js'
 export { withCurrentColor } from './drawing/single-color.js'
 export { applyEdits } from './edits/index.js'
 export { editSchema, type Edit, type SingleEdit } from './edits/edit.js'
+export { overlapAny } from './edits/structure.js'
 export {
   findAll,
   FINDING_KINDS,
@@ -21,7 +24,7 @@ export {
   type ReadingChoice,
   type Report,
 } from './findings/index.js'
-export { inferLayout, layerOfNode, walkNodes, type LayoutNode } from './layout/index.js'
+export { inferLayout, layerOfNode, placesOf, walkNodes, type LayoutNode } from './layout/index.js'
 export { convert, prepare, type Settings } from './convert.js'
 export { isTargetId, TARGETS, type TargetId } from './emit/index.js'
 export type { EmittedFile } from './emit/shared/emitted-file.js'

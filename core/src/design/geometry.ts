@@ -67,6 +67,25 @@ export const uniteBoxes = (boxes: readonly Box[]): Box => {
   return { x: left, y: top, width: right - left, height: bottom - top }
 }
 
+/** The box with `by` px more on every side; fewer when `by` is negative. */
+export const growBox = (box: Box, by: number): Box => ({
+  x: box.x - by,
+  y: box.y - by,
+  width: box.width + 2 * by,
+  height: box.height + 2 * by,
+})
+
+/** The corners of a box grown by `by` px, round about the same middle; sharp ones stay sharp. */
+export const growCorners = (corners: Corners, by: number): Corners => {
+  const grow = (radius: number): number => (radius > 0 ? radius + by : 0)
+  return {
+    topLeft: grow(corners.topLeft),
+    topRight: grow(corners.topRight),
+    bottomRight: grow(corners.bottomRight),
+    bottomLeft: grow(corners.bottomLeft),
+  }
+}
+
 /** Rounds to a hundredth of a px: finer differences cannot be seen and make noisy output. */
 export const roundPx = (value: number): number => Math.round(value * 100) / 100 || 0
 

@@ -32,6 +32,10 @@ const line = {
 export const arrangeSchema = z.enum(['row', 'column', 'grid', 'overlay'])
 export type Arrange = z.infer<typeof arrangeSchema>
 
+/** What a new container is called that arranges its content so: `Row`. */
+export const nameOfArrange = (arrange: Arrange): string =>
+  arrange[0]!.toUpperCase() + arrange.slice(1)
+
 /** Stated auto layout. */
 export const autoLayoutSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('row'), ...line }),

@@ -74,6 +74,13 @@ export const paintSchema = z.discriminatedUnion('kind', [
 ])
 export type Paint = z.infer<typeof paintSchema>
 
+/** Whether nothing is seen through a paint: one opaque colour. */
+export const isOpaquePaint = (paint: Paint): boolean =>
+  paint.kind === 'solid' &&
+  paint.opacity === 1 &&
+  paint.blend === 'normal' &&
+  paint.color.length === 7
+
 export const strokeSchema = z.strictObject({
   paint: paintSchema,
   width: sidesSchema.default(1),

@@ -1,5 +1,4 @@
 import type { Design } from '../design/design.js'
-import { measureBoxes } from '../design/walk.js'
 import { notes } from '../notes/catalogue.js'
 import type { Note } from '../notes/note.js'
 import type { Edit, EditKind, EditOf, SingleEdit } from './edit.js'
@@ -15,28 +14,17 @@ import {
   setSizing,
   setValue,
 } from './layers.js'
-import { crop, enclose, group, makeGraphic, move, overlapAny, split } from './structure.js'
+import { crop, enclose, group, makeGraphic, move, split } from './structure.js'
 import { addTokens, importTokens, mergeToken, removeToken, renameToken } from './tokens.js'
 
 /** Makes one edit; gives the same design back when it does not apply. */
 type Apply<K extends EditKind> = (design: Design, edit: EditOf<K>) => Design
 
-/** Grouping what lies over each other in a line takes force: it would be pulled apart. */
-const groupChecked: Apply<'group'> = (design, edit) => {
-  if (edit.as === 'overlay' || edit.force) return group(design, edit)
-  const wanted = new Set(edit.layers)
-  for (const screen of design.screens) {
-    const boxes = [...measureBoxes(screen)].flatMap(([key, box]) => (wanted.has(key) ? [box] : []))
-    if (overlapAny(boxes)) return design
-  }
-  return group(design, edit)
-}
-
 const KINDS: { readonly [K in EditKind]: Apply<K> } = {
   'add-tokens': addTokens,
   crop,
   enclose,
-  group: groupChecked,
+  group,
   hide,
   'import-tokens': importTokens,
   'make-graphic': makeGraphic,

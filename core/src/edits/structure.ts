@@ -85,11 +85,15 @@ const overlap = (a: Box, b: Box): boolean =>
   Math.min(a.x + a.width, b.x + b.width) - Math.max(a.x, b.x) > 4 &&
   Math.min(a.y + a.height, b.y + b.height) - Math.max(a.y, b.y) > 4
 
-/** Puts a new container in the place of the first of some layers, with them inside. */
+/** Puts a new container in the place of the first of some layers, with them inside, if `build` makes one. */
 const wrap = (
   screen: Screen,
   found: ReadonlyMap<string, Found>,
-  build: (children: readonly Layer[], boxes: readonly Box[], inParent: (box: Box) => Box) => Layer,
+  build: (
+    children: readonly Layer[],
+    boxes: readonly Box[],
+    inParent: (box: Box) => Box,
+  ) => Layer | undefined,
 ): Screen | undefined => {
   const parent = commonParent(screen, found)
   if (!parent) return undefined
@@ -102,6 +106,7 @@ const wrap = (
     boxes,
     (box) => at(box, origin),
   )
+  if (!made) return undefined
   // The child of the parent that holds the first layer tells where the new container stands.
   const before = parent.children.findIndex((child) => {
     let holds = false
@@ -126,10 +131,17 @@ const wrap = (
   return clean(marked) as Screen
 }
 
+/** Whether layers grouped in a line would be pulled apart, because they lie over each other. */
+export const overlapAny = (boxes: readonly Box[]): boolean =>
+  boxes.some((a, i) => boxes.slice(i + 1).some((b) => overlap(a, b)))
+
+/** Groups layers; in a line what lies over each other takes force. */
 export const group = (design: Design, edit: EditOf<'group'>): Design => {
   if (isTaken(design, edit.key)) return design
+  const takesForce = edit.as !== 'overlay' && !edit.force
   return changeScreenWith(design, edit.layers, (screen, found) =>
     wrap(screen, found, (children, boxes, inParent) => {
+      if (takesForce && overlapAny(boxes)) return undefined
       const box = uniteBoxes(boxes)
       const frame: FrameLayer = {
         ...PLAIN_LAYER,
@@ -148,10 +160,6 @@ export const group = (design: Design, edit: EditOf<'group'>): Design => {
     }),
   )
 }
-
-/** Whether layers to be grouped in a line lie over each other, so that it takes force. */
-export const overlapAny = (boxes: readonly Box[]): boolean =>
-  boxes.some((a, i) => boxes.slice(i + 1).some((b) => overlap(a, b)))
 
 export const makeGraphic = (design: Design, edit: EditOf<'make-graphic'>): Design => {
   if (isTaken(design, edit.key)) return design

@@ -1,5 +1,6 @@
 import { containsBox, resolveCorners, type Box } from '../design/geometry.js'
 import type { Layer } from '../design/layer.js'
+import { isOpaquePaint } from '../design/paint.js'
 import type { Entry } from './context.js'
 
 /** A box that touches a round corner's circle from inside keeps this share of the radius from the edges. */
@@ -11,9 +12,7 @@ export const isOpaque = (layer: Layer): boolean =>
   layer.opacity === 1 &&
   layer.blend === 'normal' &&
   layer.rotationDeg === 0 &&
-  layer.fills.some(
-    (f) => f.kind === 'solid' && f.opacity === 1 && f.blend === 'normal' && f.color.length === 7,
-  )
+  layer.fills.some(isOpaquePaint)
 
 /** Whether an opaque layer covers a box whole; `slack` px may stick out. */
 export const covers = ({ layer, box: cover }: Entry, box: Box, slack: number): boolean => {

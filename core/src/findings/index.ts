@@ -1,4 +1,5 @@
 import type { Design } from '../design/design.js'
+import { freeKey } from '../design/free-key.js'
 import { resolveInstances } from '../design/resolve-instances.js'
 import { walkScreens } from '../design/walk.js'
 import type { SingleEdit } from '../edits/edit.js'
@@ -64,11 +65,6 @@ export type Report = {
 export const findAll = (design: Design, measure: TextMeasure): Report => {
   const keys = new Set<string>()
   walkScreens(design, (layer) => keys.add(layer.key))
-  const freeKey = (wanted: string): string => {
-    let key = wanted
-    for (let n = 2; keys.has(key); n++) key = `${wanted}-${n}`
-    return key
-  }
   const resolved = new Map(resolveInstances(design).map((screen) => [screen.key, screen]))
   const findings: Finding[] = []
   const grades: Grade[] = []
@@ -82,7 +78,7 @@ export const findAll = (design: Design, measure: TextMeasure): Report => {
       byKey: new Map(entries.map((entry) => [entry.layer.key, entry])),
       layout: inferLayout(resolved.get(screen.key)!, { measure, assets: design.assets }),
       measure,
-      freeKey,
+      freeKey: (wanted) => freeKey(wanted, keys),
     }
     for (const kind of FINDING_KINDS) {
       const { id, area, severity } = kind

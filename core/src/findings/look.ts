@@ -2,7 +2,8 @@ import { differenceCiede2000, parse } from 'culori'
 import type { Design, Screen } from '../design/design.js'
 import { isContainer, type Layer } from '../design/layer.js'
 import { overlapOn } from '../layout/axis.js'
-import { listEntries, type Entry } from './context.js'
+import { sweepPairs } from '../layout/sweep.js'
+import { isOnScreen, listEntries, type Entry } from './context.js'
 import { covers, isOpaque } from './cover.js'
 
 const difference = differenceCiede2000()
@@ -34,12 +35,7 @@ export type LookChange = {
 /** Whether a layer that is gone was seen at all: inside the screen, and not whole under a later opaque one. */
 const wasSeen = (entry: Entry, screen: Screen, all: readonly Entry[]): boolean => {
   const { box, order } = entry
-  const isInside =
-    box.x < screen.box.width &&
-    box.y < screen.box.height &&
-    box.x + box.width > 0 &&
-    box.y + box.height > 0
-  if (!isInside) return false
+  if (!isOnScreen(box, screen)) return false
   const slack = entry.layer.type === 'line' ? -1 : 0.5
   return !all.some(
     (other) =>
@@ -51,16 +47,11 @@ const wasSeen = (entry: Entry, screen: Screen, all: readonly Entry[]): boolean =
 const findOrder = (entries: readonly Entry[]): Set<string> | undefined => {
   const pairs = new Set<string>()
   const sorted = [...entries].sort((a, b) => a.box.y - b.box.y)
-  let active: Entry[] = []
-  for (const entry of sorted) {
-    active = active.filter((a) => a.box.y + a.box.height > entry.box.y + 0.5)
-    for (const other of active) {
-      if (overlapOn(entry.box, other.box, 'x') <= 0.5) continue
-      const [over, under] = entry.order > other.order ? [entry, other] : [other, entry]
-      pairs.add(`${over.layer.key}\n${under.layer.key}`)
-      if (pairs.size > 2_000_000) return undefined
-    }
-    active.push(entry)
+  for (const [entry, other] of sweepPairs(sorted, 0.5)) {
+    if (overlapOn(entry.box, other.box, 'x') <= 0.5) continue
+    const [over, under] = entry.order > other.order ? [entry, other] : [other, entry]
+    pairs.add(`${over.layer.key}\n${under.layer.key}`)
+    if (pairs.size > 2_000_000) return undefined
   }
   return pairs
 }

@@ -1,5 +1,6 @@
 import type { SingleEdit } from '../edits/edit.js'
 import { isContainer } from '../design/layer.js'
+import { nameOfArrange, type Arrange } from '../design/layout.js'
 import { layerOfNode, type LayoutNode } from '../layout/index.js'
 import { INFERRED } from '../layout/node.js'
 import type { ScreenContext } from './context.js'
@@ -10,10 +11,8 @@ export type Made = {
   readonly edits: readonly SingleEdit[]
 }
 
-export type GroupKind = 'row' | 'column' | 'grid' | 'overlay'
-
 /** What a person calls the arrangement: a grid of one row is a row. */
-export const groupKindOf = ({ arrangement, children }: LayoutNode): GroupKind => {
+export const groupKindOf = ({ arrangement, children }: LayoutNode): Arrange => {
   if (arrangement.kind === 'free') return 'overlay'
   // Said as a row, lines that break would be one line.
   if (arrangement.kind === 'row' && arrangement.wrap) return 'grid'
@@ -21,8 +20,6 @@ export const groupKindOf = ({ arrangement, children }: LayoutNode): GroupKind =>
   const count = children.filter((child) => child.placement.kind === 'flow').length
   return count <= arrangement.columns ? 'row' : 'grid'
 }
-
-const capital = (word: string): string => word[0]!.toUpperCase() + word.slice(1)
 
 /** A cell of a ruled table is made of lines it shares with its neighbours; no container can hold them. */
 const isCell = (node: LayoutNode): boolean =>
@@ -61,7 +58,7 @@ export const materialise = (node: LayoutNode, context: ScreenContext): Made => {
       keys: [made],
       edits: [
         ...edits,
-        { kind: 'group', layers, as: kind, key: made, name: capital(kind), force: true },
+        { kind: 'group', layers, as: kind, key: made, name: nameOfArrange(kind), force: true },
       ],
     }
   }

@@ -1,4 +1,5 @@
 import type { Asset } from '../design/design.js'
+import { freeKey } from '../design/free-key.js'
 import { readPictureSize } from './picture-size.js'
 
 /** Collects pictures, each stored once by its content. Lives for one import. */
@@ -13,8 +14,7 @@ export class AssetStore {
     const dot = asset.name.lastIndexOf('.')
     const stem = dot > 0 ? asset.name.slice(0, dot) : asset.name
     const base = stem.replace(/[^a-zA-Z0-9_-]+/g, '-').replace(/^-+|-+$/g, '') || 'picture'
-    let id = base
-    for (let n = 2; id in this.assets; n++) id = `${base}-${n}`
+    const id = freeKey(base, { has: (key) => key in this.assets })
     this.assets[id] =
       asset.width === undefined ? { ...asset, ...readPictureSize(asset.data) } : asset
     this.idByData.set(asset.data, id)

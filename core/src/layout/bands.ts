@@ -5,6 +5,9 @@ import type { Nest } from './nest.js'
 /** One thing to be arranged: a piece with its content, and what lies over it out of the flow. */
 export type Item = { readonly box: Box; readonly nest: Nest; readonly overlays: readonly Nest[] }
 
+/** A thing that nothing lies over yet. */
+export const toItem = (nest: Nest): Item => ({ box: nest.piece.box, nest, overlays: [] })
+
 // The letters of a line take about this much of its height: lines of text may overlap by the rest.
 const LINE_SLACK_SHARE = 0.3
 const TEXT_SLACK_X = { share: 0.03, mostPx: 8 }

@@ -1,3 +1,4 @@
+import { median, spread, steps } from '../math/statistics.js'
 import { endOn, sizeOn } from './axis.js'
 import { cutBands, type Item } from './bands.js'
 import type { Doubt } from './node.js'
@@ -5,9 +6,6 @@ import { signItems } from './signature.js'
 
 /** A stretch free of content that runs between columns, as the columns' extents from left to right. */
 export type River = { readonly from: number; readonly to: number }
-
-const median = (values: readonly number[]): number =>
-  [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0
 
 /** The columns of several rows: which extents stay apart in all of them. Undefined when there is one only. */
 export const addToColumns = (
@@ -119,7 +117,6 @@ const isSideBar = (items: readonly Item[], extent: number): boolean => {
 /** Things of one line stand level: their middles or their upper edges agree. */
 const isLevel = (row: readonly (readonly Item[])[]): boolean => {
   const boxes = row.flat().map((item) => item.box)
-  const spread = (values: readonly number[]): number => Math.max(...values) - Math.min(...values)
   return (
     row.every((cell) => cell.length <= 1) &&
     (spread(boxes.map((b) => b.y + b.height / 2)) <= 4 || spread(boxes.map((b) => b.y)) <= 2)
@@ -170,9 +167,8 @@ export const isLabelledList = (
     )
   })
   const tops = labelled.map((row) => row[0]![0]!.box.y)
-  const steps = tops.slice(1).map((top, i) => top - tops[i]!)
   const isBeside = beside.length >= LABELLED_SHARE * labelled.length
-  return isBeside && Math.max(...steps) - Math.min(...steps) > EVEN_PX
+  return isBeside && spread(steps(tops)) > EVEN_PX
 }
 
 // A column with fewer entries than this share of the other's only adds to some of them.

@@ -2,6 +2,7 @@ import { uniteBoxes, type Box } from '../design/geometry.js'
 import type { Arrange } from '../design/layout.js'
 import { endOn, startOn, type Axis } from './axis.js'
 import { comparePlace, cutBands, type Item } from './bands.js'
+import { isLevelLine, itemsIn, type Block } from './block.js'
 import {
   addToColumns,
   chooseColumns,
@@ -10,54 +11,13 @@ import {
   isLabelledList,
   type River,
 } from './columns-first.js'
-import { borderFromLines, withEdges, type EdgeLines } from './edge-lines.js'
-import { findGrid, type GridReading } from './fit-grid.js'
-import { findWrap, type WrapReading } from './fit-wrap.js'
+import { findGrid } from './fit-grid.js'
+import { findWrap } from './fit-wrap.js'
 import type { Doubt } from './node.js'
-import type { Piece } from './pieces.js'
+import { findSections } from './sections.js'
 import { signItems } from './signature.js'
 
-/** How the contents of a container stand to each other. */
-export type Block =
-  | { readonly kind: 'item'; readonly item: Item; readonly box: Box }
-  | {
-      readonly kind: 'row' | 'column'
-      readonly parts: readonly Block[]
-      readonly box: Box
-      /** Reaches from edge to edge of its container and up to its neighbours: a section of a page. */
-      readonly isSection?: boolean
-      /** Lines that run along its edges, as its border. */
-      readonly edges?: EdgeLines
-      readonly doubt?: Doubt
-    }
-  /** Cells in rows and columns of one width, in reading order. */
-  | {
-      readonly kind: 'grid'
-      readonly parts: readonly Block[]
-      readonly box: Box
-      readonly grid: GridReading
-      /** The same cells as rows, should the grid not hold. */
-      readonly rows: readonly Block[]
-    }
-  /** Things of one kind in lines that break where the width ends, in reading order. */
-  | {
-      readonly kind: 'wrap'
-      readonly parts: readonly Block[]
-      readonly box: Box
-      readonly wrap: WrapReading
-      readonly rows: readonly Block[]
-    }
-  /** Nothing separates them: they stay where they are. */
-  | { readonly kind: 'free'; readonly items: readonly Item[]; readonly box: Box }
-
 const boxOf = (items: readonly Item[]): Box => uniteBoxes(items.map((item) => item.box))
-
-const itemsIn = (block: Block): readonly Item[] =>
-  block.kind === 'item'
-    ? [block.item]
-    : block.kind === 'free'
-      ? block.items
-      : block.parts.flatMap(itemsIn)
 
 const signOf = (block: Block): string =>
   block.kind === 'item' ? signItems([block.item]) : `${block.kind}(${signItems(itemsIn(block))})`
@@ -129,61 +89,59 @@ const groupRepeats = (parts: readonly Block[], kind: 'row' | 'column'): readonly
 const cellsIn = (part: Block): readonly Block[] | undefined =>
   part.kind === 'row' ? part.parts : part.kind === 'item' ? [part] : undefined
 
-/** Rows one under the other whose cells form a grid become one part. */
-const joinGrids = (parts: readonly Block[]): readonly Block[] => {
+/** Rows one under the other that `find` reads as one thing become one part, as many of them as it can be. */
+const joinRows = <R>(
+  parts: readonly Block[],
+  cellsIn: (part: Block) => readonly Block[] | undefined,
+  find: (rows: readonly (readonly Box[])[]) => R | undefined,
+  toBlock: (
+    reading: R,
+    whole: { parts: readonly Block[]; box: Box; rows: readonly Block[] },
+  ) => Block,
+): readonly Block[] => {
   const joined: Block[] = []
   for (let i = 0; i < parts.length;) {
-    let best: { rows: readonly (readonly Block[])[]; grid: GridReading } | undefined
+    let best: { count: number; reading: R } | undefined
     const rows: (readonly Block[])[] = []
     for (const part of parts.slice(i)) {
       const cells = cellsIn(part)
-      if (!cells || (rows[0] && cells.length > rows[0].length)) break
+      if (!cells) break
       rows.push(cells)
-      const grid = findGrid(rows.map((row) => row.map((cell) => cell.box)))
-      if (grid) best = { rows: [...rows], grid }
+      const reading = find(rows.map((row) => row.map((cell) => cell.box)))
+      if (reading) best = { count: rows.length, reading }
       else if (rows.length > 1) break
     }
-    if (best) {
-      const cells = best.rows.flat()
-      const box = uniteBoxes(cells.map((cell) => cell.box))
-      const rows = parts.slice(i, i + best.rows.length)
-      joined.push({ kind: 'grid', parts: cells, box, grid: best.grid, rows })
-      i += best.rows.length
-    } else joined.push(parts[i++]!)
+    if (!best) {
+      joined.push(parts[i++]!)
+      continue
+    }
+    const cells = rows.slice(0, best.count).flat()
+    const box = uniteBoxes(cells.map((cell) => cell.box))
+    joined.push(toBlock(best.reading, { parts: cells, box, rows: parts.slice(i, i + best.count) }))
+    i += best.count
   }
   return joined
 }
 
-/** Rows of things of one kind that are one row which breaks at the edge become one part. */
-const joinWraps = (parts: readonly Block[]): readonly Block[] => {
-  const joined: Block[] = []
-  for (let i = 0; i < parts.length;) {
-    let best: { cells: readonly Block[]; wrap: WrapReading; count: number } | undefined
-    const rows: (readonly Block[])[] = []
-    for (const part of parts.slice(i)) {
-      const cells = cellsIn(part)
-      if (!cells?.every((cell) => cell.kind === 'item' && isBoxed(cell))) break
-      rows.push(cells)
-      const wrap = findWrap(rows.map((row) => row.map((cell) => cell.box)))
-      if (wrap) best = { cells: rows.flat(), wrap, count: rows.length }
-      else if (rows.length > 1) break
-    }
-    if (best) {
-      const rowsOf = parts.slice(i, i + best.count)
-      const box = uniteBoxes(rowsOf.map((part) => part.box))
-      joined.push({ kind: 'wrap', parts: best.cells, box, wrap: best.wrap, rows: rowsOf })
-      i += best.count
-    } else joined.push(parts[i++]!)
-  }
-  return joined
-}
+/** Rows whose cells form a grid become one part. */
+const joinGrids = (parts: readonly Block[]): readonly Block[] =>
+  joinRows(parts, cellsIn, findGrid, (grid, whole) => ({ kind: 'grid', grid, ...whole }))
+
+/** What wraps is small; larger boxes in rows are cards. */
+const MOST_TAG_PX = 64
 
 /** A box with something in it, as tags are; loose words in rows are more likely a table. */
 const isBoxed = (block: Block): boolean =>
   block.kind === 'item' && block.item.nest.content.length > 0 && block.box.height <= MOST_TAG_PX
 
-/** What wraps is small; larger boxes in rows are cards. */
-const MOST_TAG_PX = 64
+const tagsIn = (part: Block): readonly Block[] | undefined => {
+  const cells = cellsIn(part)
+  return cells?.every(isBoxed) ? cells : undefined
+}
+
+/** Rows of things of one kind that are one row which breaks at the edge become one part. */
+const joinWraps = (parts: readonly Block[]): readonly Block[] =>
+  joinRows(parts, tagsIn, findWrap, (wrap, whole) => ({ kind: 'wrap', wrap, ...whole }))
 
 type Run = { readonly rows: readonly Item[][]; readonly columns: readonly River[] }
 
@@ -277,9 +235,6 @@ const joinColumns = (rows: readonly Item[][]): Block[] => {
   return parts
 }
 
-const isLevelLine = (part: Block): boolean =>
-  part.kind === 'item' && part.item.nest.piece.kind === 'line' && part.box.width > part.box.height
-
 /**
  * Columns beside something tall that are one list: entries with what belongs to each on the same line. Cut
  * along the tall thing they fell apart.
@@ -323,97 +278,6 @@ export const arrange = (items: readonly Item[]): Block => {
   return { kind: 'free', items, box: boxOf(items) }
 }
 
-// What is nearly as wide as its container reaches from edge to edge.
-const EDGE_PX = 2
-const LEAST_INSET_PX = 8
-
-const isNoText = (part: Block): boolean =>
-  part.kind !== 'item' || part.item.nest.piece.kind !== 'text'
-
-const lineOf = (part: Block | undefined): Piece | undefined =>
-  part && isLevelLine(part) && part.kind === 'item' ? part.item.nest.piece : undefined
-
-/** A section with the lines above and below it as its border, if a border can look like them. */
-const withBorder = (
-  section: Section,
-  above: Piece | undefined,
-  below: Piece | undefined,
-): Section => {
-  const edges = { ...(above ? { top: above } : {}), ...(below ? { bottom: below } : {}) }
-  return borderFromLines(edges)
-    ? { ...section, edges, box: withEdges(section.box, edges) }
-    : section
-}
-
-type Section = Extract<Block, { kind: 'row' | 'column' }>
-
-/** Lines between sections become borders: each of the section under it, the last of the one above it. */
-const takeLines = (parts: readonly Block[]): readonly Block[] => {
-  const isSection = (part: Block | undefined): part is Section =>
-    part !== undefined && 'isSection' in part && part.isSection === true
-  const taken = new Set<Block>()
-  const bordered = parts.map((part, i) => {
-    if (!isSection(part)) return part
-    const above = lineOf(parts[i - 1])
-    const below = isSection(parts[i + 2]) ? undefined : lineOf(parts[i + 1])
-    const next = withBorder(part, above, below)
-    if (next !== part) {
-      if (above) taken.add(parts[i - 1]!)
-      if (below) taken.add(parts[i + 1]!)
-    }
-    return next
-  })
-  return bordered.filter((part) => !taken.has(part))
-}
-
-/**
- * Between parts that reach from edge to edge of a page, what stands loose is a section of its own, with the
- * room around it as its padding.
- */
-const findSections = (
-  parts: readonly Block[],
-  bounds: Box,
-  separates: (part: Block) => boolean,
-): readonly Block[] => {
-  const isFull = (part: Block): boolean =>
-    separates(part) &&
-    part.box.x <= bounds.x + EDGE_PX &&
-    endOn(part.box, 'x') >= endOn(bounds, 'x') - EDGE_PX
-  if (!parts.some(isFull)) return parts
-  const sections: Block[] = []
-  let loose: Block[] = []
-  const close = (next: Block | undefined): void => {
-    if (loose.length === 0) return
-    const inset = Math.min(
-      ...loose.flatMap(({ box }) => [box.x - bounds.x, endOn(bounds, 'x') - endOn(box, 'x')]),
-    )
-    const last = sections.at(-1)
-    const from = last ? endOn(last.box, 'y') : bounds.y
-    const to = next ? next.box.y : endOn(bounds, 'y')
-    const box = { x: bounds.x, y: from, width: bounds.width, height: to - from }
-    const [only] = loose
-    const isBesideLine = lineOf(last) !== undefined || lineOf(next) !== undefined
-    if (loose.length === 1 && (only!.kind === 'row' || only!.kind === 'column')) {
-      const isSection = inset >= LEAST_INSET_PX || isBesideLine
-      sections.push(isSection ? { ...only!, box, isSection } : only!)
-    } else if (loose.length > 1 && inset >= LEAST_INSET_PX) {
-      const inner = uniteBoxes(loose.map((part) => part.box))
-      const parts = findSections(loose, inner, isLevelLine)
-      sections.push({ kind: 'column', parts, box, isSection: true })
-    } else sections.push(...loose)
-    loose = []
-  }
-  for (const part of parts) {
-    const isRow = part.kind === 'row' && lineOf(sections.at(-1)) !== undefined
-    if (isFull(part) && !isRow) {
-      close(part)
-      sections.push(part)
-    } else loose.push(part)
-  }
-  close(undefined)
-  return takeLines(sections)
-}
-
 /** The contents of a container in the arrangement a person has said, each thing a part of its own. */
 export const arrangeAs = (items: readonly Item[], arrange: Arrange): Block => {
   const box = boxOf(items)
@@ -429,6 +293,9 @@ export const arrangeAs = (items: readonly Item[], arrange: Arrange): Block => {
   const parts = [...items].sort(comparePlace(axis)).map(toPart)
   return parts.length === 1 ? parts[0]! : { kind: arrange, parts, box }
 }
+
+const isNoText = (part: Block): boolean =>
+  part.kind !== 'item' || part.item.nest.piece.kind !== 'text'
 
 /** Reads how the contents of a container stand, whose box is `bounds`. */
 export const arrangeContainer = (items: readonly Item[], bounds: Box): Block => {

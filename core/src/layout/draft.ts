@@ -1,7 +1,7 @@
-import { resolveSides, type Box, type Sides } from '../design/geometry.js'
+import { resolveSides, roundPx, type Box, type Sides } from '../design/geometry.js'
 import { PLAIN_LAYER } from '../design/plain-layer.js'
 import type { FrameLayer, Layer } from '../design/layer.js'
-import { INFERRED, NO_MARGIN, type LayoutNode } from './node.js'
+import { INFERRED, NO_MARGIN, type LayoutNode, type Limits } from './node.js'
 import type { WidthRange } from './text-width.js'
 
 /** A node in the making: its box is still in the container's coordinates, its place not yet decided. */
@@ -29,6 +29,12 @@ export const draftNode = (layer: Layer, box: Box, rest: Partial<LayoutNode> = {}
   isGraphic: false,
   children: [],
   ...rest,
+})
+
+/** A draft of something that is as large as it is drawn. */
+export const draftShape = (layer: Layer, box: Box, rest: Partial<LayoutNode> = {}): Draft => ({
+  node: draftNode(layer, box, rest),
+  natural: { width: box.width, height: box.height },
 })
 
 /** What a container is made of before it is known how it arranges its content. */
@@ -87,7 +93,15 @@ export const fitsItself = ({ node, natural }: Draft, axis: 'width' | 'height'): 
 export const isShape = (node: LayoutNode): boolean =>
   node.layer.type !== 'text' && node.arrangement.kind === 'free'
 
-export const isLeafShape = ({ node }: Draft): boolean => isShape(node)
+/** Pictures nothing lies on. */
+export const isPicture = (node: LayoutNode): boolean => node.layer.type === 'image' && isShape(node)
+
+/** Keeps a box that is drawn higher than its content makes it as high as that. */
+export const keepHeight = ({ node, natural }: Draft): Limits => {
+  const isShort =
+    natural.height !== undefined && natural.height < node.box.height - 0.5 && !isShape(node)
+  return isShort ? { minHeight: roundPx(node.box.height) } : {}
+}
 
 export const shellNode = ({ layer, absorbed, box }: Shell): LayoutNode =>
   draftNode(layer, box, { absorbed })

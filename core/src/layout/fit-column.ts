@@ -3,15 +3,17 @@ import { endOn } from './axis.js'
 import {
   borderOf,
   fitsItself,
-  isLeafShape,
+  isPicture,
   isShape,
   isText,
+  keepHeight,
   shellNode,
   type Draft,
   type Shell,
 } from './draft.js'
 import { NO_MARGIN, type CrossAlign, type LayoutNode, type Limits } from './node.js'
 import { findSpacing } from './spacing.js'
+import { isTight, limitText } from './text-width.js'
 
 /** Edges and middles this close are meant to be the same. */
 const SAME_PX = 1
@@ -34,18 +36,6 @@ type Across = {
   readonly limits: Limits
   readonly left: number
   readonly right: number
-}
-
-const NICE_STEP_PX = 4
-
-/** Wide enough for another cut of the font, without reaching into the neighbours. */
-const MOST_SPARE_PX = 48
-
-/** A width from the middle of the range, where other fonts break the lines alike; a multiple of 4 px if one fits. */
-export const chooseWidth = ({ least, most }: { least: number; most: number }): number => {
-  const middle = least + Math.min(MOST_SPARE_PX, (most - least) / 2)
-  const nice = Math.round(middle / NICE_STEP_PX) * NICE_STEP_PX
-  return nice > least + 1 && nice < most - 1 ? nice : roundPx(middle)
 }
 
 const holdOf = (left: number, right: number): Hold | undefined => {
@@ -74,7 +64,7 @@ const acrossText = (draft: Draft, left: number, right: number, width: number): A
         : Math.abs(left - right) <= SAME_MIDDLE_PX
   const inset = isHeld ? 0 : wanted === 'start' ? left : wanted === 'end' ? -right : left - right
   const room = width - Math.abs(inset)
-  const limits = room > range.least && room < range.most ? {} : { maxWidth: chooseWidth(range) }
+  const limits = limitText(range, room)
   const margins = {
     left: roundPx(Math.max(0, inset)),
     right: roundPx(Math.max(0, -inset)),
@@ -88,7 +78,7 @@ const acrossBox = (draft: Draft, left: number, right: number): Across => {
     return { hold: 'full', stretches: true, ...free }
   }
   const hold = holdOf(left, right)
-  const ownSize = isLeafShape(draft) || fitsItself(draft, 'width')
+  const ownSize = isShape(draft.node) || fitsItself(draft, 'width')
   if (ownSize) {
     return hold
       ? { hold, stretches: false, ...free }
@@ -99,12 +89,6 @@ const acrossBox = (draft: Draft, left: number, right: number): Across => {
   }
   return { hold: 'full', stretches: true, limits: {}, left: roundPx(left), right: roundPx(right) }
 }
-
-/** A line of text with less room to spare than this may break by the rounding of another font engine. */
-const SPARE_PX = 4
-
-/** Whether a line of text fills its room so nearly that it must be kept from breaking. */
-export const isTight = (width: number, room: number): boolean => room - width < SPARE_PX
 
 /** How all children of a column are aligned: what the boxes among them ask for, texts follow. */
 const alignOf = (drafts: readonly Draft[], across: readonly Across[]): CrossAlign => {
@@ -139,12 +123,13 @@ const findPadding = (drafts: readonly Draft[], { layer, box, isPadded }: Shell):
 }
 
 const childNode = (
-  { node, natural, range }: Draft,
+  draft: Draft,
   across: Across,
   align: CrossAlign,
   above: number,
   room: number,
 ): LayoutNode => {
+  const { node, natural, range } = draft
   const text = node.layer.type === 'text'
   const { hold } = across
   const margin: Sides = { ...NO_MARGIN, top: above, left: across.left, right: across.right }
@@ -160,16 +145,10 @@ const childNode = (
   const needsSelf = text
     ? align === 'stretch' && across.limits.maxWidth !== undefined && hold !== 'start'
     : held !== align && !(align === 'stretch' && isStretched && hold === 'start')
-  const short =
-    natural.height !== undefined && natural.height < node.box.height - 0.5 && !isShape(node)
   return {
     ...node,
     margin,
-    limits: {
-      ...node.limits,
-      ...across.limits,
-      ...(short ? { minHeight: roundPx(node.box.height) } : {}),
-    },
+    limits: { ...node.limits, ...across.limits, ...keepHeight(draft) },
     sizing: {
       width: text && needsSelf ? 'fit' : width,
       height: natural.height === undefined || isShape(node) ? 'fixed' : 'fit',
@@ -177,7 +156,7 @@ const childNode = (
     ...textAlign,
     ...(text && !range && isTight(node.box.width, room) ? { keepsLines: true } : {}),
     ...(needsSelf ? { self: held } : {}),
-    ...(node.layer.type === 'image' && isStretched && isShape(node)
+    ...(isPicture(node) && isStretched
       ? { ratio: node.box.width / node.box.height, sizing: { width: 'stretch', height: 'fit' } }
       : {}),
   }

@@ -1,13 +1,19 @@
 import { resolveSides, roundPx, type Box, type Sides } from '../design/geometry.js'
+import { mean } from '../math/statistics.js'
 import { endOn } from './axis.js'
-import { fitsItself, isShape, isText, shellNode, type Draft, type Shell } from './draft.js'
-import { chooseWidth, isTight } from './fit-column.js'
-import { NO_MARGIN, type LayoutNode, type Limits } from './node.js'
-
-const SAME_PX = 1.5
-
-const isEven = (values: readonly number[]): boolean =>
-  values.length === 0 || Math.max(...values) - Math.min(...values) <= SAME_PX
+import {
+  fitsItself,
+  isPicture,
+  isShape,
+  isText,
+  keepHeight,
+  shellNode,
+  type Draft,
+  type Shell,
+} from './draft.js'
+import { NO_MARGIN, type LayoutNode } from './node.js'
+import { EVEN_PX, isEven } from './spacing.js'
+import { isTight, limitText } from './text-width.js'
 
 /** Rows of cells, and what stands between them. */
 export type GridReading = {
@@ -35,10 +41,8 @@ export const findGrid = (rows: readonly (readonly Box[])[]): GridReading | undef
   const bottoms = rows.map((row) => Math.max(...row.map((c) => endOn(c, 'y'))))
   const rowGaps = tops.slice(1).map((top, i) => top - bottoms[i]!)
   if (!isEven(columnGaps) || !isEven(rowGaps)) return undefined
-  const mean = (values: readonly number[]): number =>
-    roundPx(values.reduce((sum, v) => sum + v, 0) / values.length)
-  const [columnGap, rowGap] = [mean(columnGaps), mean(rowGaps)]
-  return columnGap < -SAME_PX || rowGap < -SAME_PX
+  const [columnGap, rowGap] = [roundPx(mean(columnGaps)), roundPx(mean(rowGaps))]
+  return columnGap < -EVEN_PX || rowGap < -EVEN_PX
     ? undefined
     : { columns, columnGap: Math.max(0, columnGap), rowGap: Math.max(0, rowGap) }
 }
@@ -64,17 +68,15 @@ export const fitGrid = (
     rowHeights.set(row, Math.max(rowHeights.get(row) ?? 0, b.height))
   })
   const isLevel = boxes.every((b, i) => rowHeights.get(Math.floor(i / columns))! - b.height <= 1)
-  const children = drafts.map(({ node, natural }): LayoutNode => {
-    const isPicture = node.layer.type === 'image' && isShape(node)
-    const isShort =
-      natural.height !== undefined && natural.height < node.box.height - 0.5 && !isShape(node)
+  const children = drafts.map((draft): LayoutNode => {
+    const { node, natural } = draft
     return {
       ...node,
-      limits: isShort ? { ...node.limits, minHeight: roundPx(node.box.height) } : node.limits,
+      limits: { ...node.limits, ...keepHeight(draft) },
       sizing: {
         width: node.isGraphic && node.children.length === 0 ? 'fixed' : 'stretch',
         height:
-          node.layer.type === 'text' || isPicture
+          node.layer.type === 'text' || isPicture(node)
             ? 'fit'
             : isShape(node) || natural.height === undefined
               ? 'fixed'
@@ -82,7 +84,7 @@ export const fitGrid = (
                 ? 'stretch'
                 : 'fit',
       },
-      ...(isPicture ? { ratio: node.box.width / node.box.height } : {}),
+      ...(isPicture(node) ? { ratio: node.box.width / node.box.height } : {}),
     }
   })
   return {
@@ -138,7 +140,7 @@ export const fitEven = (
       hold === 'start' || isText(draft) || isWhole ? 0 : roundPx(node.box.x - cells[i]!.x)
     return {
       ...node,
-      limits: { ...node.limits, ...limitText(draft, cells[i]!.width) },
+      limits: { ...node.limits, ...(draft.range ? limitText(draft.range, cells[i]!.width) : {}) },
       margin: { ...NO_MARGIN, left, top: align === 'centre' ? 0 : roundPx(node.box.y - top) },
       sizing: {
         width: isText(draft) || isWhole || !isOwn ? 'stretch' : isShape(node) ? 'fixed' : 'fit',
@@ -163,119 +165,3 @@ export const fitEven = (
 
 const paddingOf = ({ node }: Draft): number | Sides =>
   node.arrangement.kind === 'free' ? 0 : node.arrangement.padding
-
-/** How the cells of one column stand in it. */
-type TableColumn = {
-  readonly from: number
-  readonly to: number
-  readonly hold: 'start' | 'centre' | 'end'
-}
-
-export type TableColumns = readonly TableColumn[]
-
-/**
- * The columns that rows of cells share: cells that begin, end or centre at one place. Undefined when the
- * rows do not agree. `left` and `right` are the edges of the rows.
- */
-export const findTableColumns = (
-  rows: readonly (readonly Box[])[],
-  left: number,
-  right: number,
-): TableColumns | undefined => {
-  const [first] = rows
-  if (!first || rows.length < 2 || first.length < 2) return undefined
-  if (rows.some((row) => row.length !== first.length)) return undefined
-  const columns = first.map((_, x) => rows.map((row) => row[x]!))
-  const holds = columns.map((cells): TableColumn['hold'] | undefined => {
-    if (isEven(cells.map((c) => c.x))) return 'start'
-    if (isEven(cells.map((c) => endOn(c, 'x')))) return 'end'
-    return isEven(cells.map((c) => c.x + c.width / 2)) ? 'centre' : undefined
-  })
-  if (holds.some((hold) => hold === undefined)) return undefined
-  const least = (x: number): number => Math.min(...columns[x]!.map((c) => c.x))
-  const most = (x: number): number => Math.max(...columns[x]!.map((c) => endOn(c, 'x')))
-  const edges = columns.map((_, x) => {
-    if (x === 0) return left
-    if (holds[x] === 'start') return least(x)
-    return holds[x - 1] === 'end' ? most(x - 1) : (most(x - 1) + least(x)) / 2
-  })
-  const table = columns.map((_, x) => ({
-    from: edges[x]!,
-    to: edges[x + 1] ?? right,
-    hold: holds[x]!,
-  }))
-  return table.every((column) => column.to - column.from >= 1) ? table : undefined
-}
-
-/** Keeps a text's lines where the room it gets would break them elsewhere. */
-const limitText = ({ range }: Draft, room: number): Limits =>
-  range && (room <= range.least || room >= range.most) ? { maxWidth: chooseWidth(range) } : {}
-
-/** One row of a table, its cells in the columns all rows share. */
-export const fitTableRow = (drafts: readonly Draft[], table: TableColumns, shell: Shell): Draft => {
-  const { box, isPadded } = shell
-  const boxes = drafts.map((d) => d.node.box)
-  const top = isPadded ? Math.max(0, roundPx(Math.min(...boxes.map((b) => b.y)) - box.y)) : 0
-  const bottom = isPadded
-    ? Math.max(0, roundPx(endOn(box, 'y') - Math.max(...boxes.map((b) => endOn(b, 'y')))))
-    : 0
-  const [contentTop, contentBottom] = [box.y + top, endOn(box, 'y') - bottom]
-  const isCentred = boxes.every(
-    (b) => Math.abs(b.y - contentTop - (contentBottom - endOn(b, 'y'))) <= 1,
-  )
-  const children = drafts.map((draft, i): LayoutNode => {
-    const { node, natural } = draft
-    const { from, to, hold } = table[i]!
-    const before = roundPx(node.box.x - from)
-    const after = roundPx(to - endOn(node.box, 'x'))
-    const stands = isText(draft)
-    const isOwn = isShape(node) || fitsItself(draft, 'width')
-    const margin =
-      hold === 'start'
-        ? { left: before, right: stands || isOwn ? 0 : after }
-        : hold === 'end'
-          ? { left: stands || !isOwn ? 0 : before, right: after }
-          : {
-              left: Math.max(0, roundPx(before - after)),
-              right: Math.max(0, roundPx(after - before)),
-            }
-    const room = to - from - margin.left - margin.right
-    return {
-      ...node,
-      limits: { ...node.limits, ...limitText(draft, room) },
-      margin: { ...NO_MARGIN, ...margin, top: isCentred ? 0 : roundPx(node.box.y - contentTop) },
-      sizing: {
-        width: stands ? 'stretch' : isShape(node) ? 'fixed' : isOwn ? 'fit' : 'stretch',
-        height: isShape(node) || natural.height === undefined ? 'fixed' : 'fit',
-      },
-      ...(stands && hold !== 'start' ? { textAlign: hold } : {}),
-      ...(stands && !draft.range && isTight(node.box.width, room) ? { keepsLines: true } : {}),
-      ...(!stands && hold === 'centre'
-        ? {
-            margin: {
-              ...NO_MARGIN,
-              left: before,
-              right: isOwn ? 0 : after,
-              top: isCentred ? 0 : roundPx(node.box.y - contentTop),
-            },
-          }
-        : {}),
-    }
-  })
-  return {
-    node: {
-      ...shellNode(shell),
-      arrangement: {
-        kind: 'grid',
-        columns: drafts.length,
-        tracks: table.map(({ from, to }) => roundPx(to - from)),
-        columnGap: 0,
-        rowGap: 0,
-        padding: { top, bottom, left: 0, right: 0 },
-        align: isCentred ? 'centre' : 'start',
-      },
-      children,
-    },
-    natural: { width: undefined, height: box.height },
-  }
-}

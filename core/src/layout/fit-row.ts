@@ -3,21 +3,20 @@ import { endOn } from './axis.js'
 import {
   borderOf,
   fitsItself,
-  isLeafShape,
+  isPicture,
   isShape,
   isText,
+  keepHeight,
   shellNode,
   type Draft,
   type Shell,
 } from './draft.js'
-import { chooseWidth } from './fit-column.js'
 import { NO_MARGIN, type CrossAlign, type LayoutNode } from './node.js'
-import { findSpacing } from './spacing.js'
+import { findSpacing, isEven } from './spacing.js'
+import { breaksElsewhere, chooseWidth } from './text-width.js'
 
 const SAME_PX = 1
 const SAME_MIDDLE_PX = 1.5
-/** Things of one width may differ by this much. */
-const SAME_WIDTH_PX = 1.5
 /** Room beside content that is wider than this is no padding but room left over. */
 const WIDEST_PADDING_PX = 64
 /** A gap is free room when it is at least this wide and this many times wider than the next. */
@@ -64,7 +63,7 @@ const findAlign = (
   const baseline = first ? first.node.box.y + first.baseline! : NaN
   const each = drafts.map((draft) => alignmentsOf(draft, extent, baseline))
   const count = (align: CrossAlign): number => each.filter((set) => set.has(align)).length
-  const filled = drafts.filter((d, i) => each[i]!.has('stretch') && !isLeafShape(d)).length
+  const filled = drafts.filter((d, i) => each[i]!.has('stretch') && !isShape(d.node)).length
   if (filled > 1 && count('stretch') === drafts.length) return { align: 'stretch', each }
   let best: CrossAlign = 'centre'
   for (const align of ORDER) {
@@ -132,18 +131,15 @@ type Widths =
 
 const findWidths = (drafts: readonly Draft[], gaps: readonly number[]): Widths => {
   const widths = drafts.map((d) => d.node.box.width)
-  const isEven = (values: readonly number[], by: number): boolean =>
-    Math.max(...values) - Math.min(...values) <= by
   const open = drafts.flatMap((d, i) =>
-    (d.range ?? (!isLeafShape(d) && !isText(d) && !fitsItself(d, 'width'))) ? [i] : [],
+    (d.range ?? (!isShape(d.node) && !isText(d) && !fitsItself(d, 'width'))) ? [i] : [],
   )
   const boxes = drafts.every(
     (d) => !isText(d) && (d.node.children.length > 0 || d.node.box.width >= 80),
   )
-  const isRegular =
-    drafts.length > 1 && isEven(widths, SAME_WIDTH_PX) && isEven(gaps, SAME_WIDTH_PX)
+  const isRegular = drafts.length > 1 && isEven(widths) && isEven(gaps)
   const all = new Set(drafts.keys())
-  if (isRegular && boxes && (open.length > 0 || drafts.every(isLeafShape))) {
+  if (isRegular && boxes && (open.length > 0 || drafts.every((d) => isShape(d.node)))) {
     return { kind: 'stretch', which: all }
   }
   if (open.length === 0) return { kind: 'own' }
@@ -156,29 +152,23 @@ const findWidths = (drafts: readonly Draft[], gaps: readonly number[]): Widths =
       return { kind: 'stretch', which: new Set([wide]) }
     }
   }
-  if (
-    open.length === drafts.length &&
-    isEven(
-      open.map((i) => widths[i]!),
-      SAME_WIDTH_PX,
-    )
-  ) {
+  if (open.length === drafts.length && isEven(open.map((i) => widths[i]!))) {
     return { kind: 'stretch', which: all }
   }
   return { kind: 'shares' }
 }
 
 const heightOf = (
-  { node, natural }: Draft,
+  draft: Draft,
   align: CrossAlign,
   self: CrossAlign | undefined,
 ): Pick<LayoutNode, 'limits'> & { height: LayoutNode['sizing']['height'] } => {
-  const { limits, box } = node
+  const { node, natural } = draft
+  const { limits } = node
   if (node.layer.type === 'text') return { height: 'fit', limits }
   if ((self ?? align) === 'stretch') return { height: 'stretch', limits }
   if (isShape(node) || natural.height === undefined) return { height: 'fixed', limits }
-  const isShort = natural.height < box.height - 0.5
-  return { height: 'fit', limits: isShort ? { ...limits, minHeight: roundPx(box.height) } : limits }
+  return { height: 'fit', limits: { ...limits, ...keepHeight(draft) } }
 }
 
 /** Reads things side by side as a row. The drafts are in order from left to right. */
@@ -244,7 +234,7 @@ export const fitRow = (drafts: readonly Draft[], shell: Shell): Draft => {
     const height = heightOf(draft, align, isAligned ? undefined : (self ?? 'start'))
     const isOpenHere =
       widths.kind === 'shares' || (widths.kind === 'stretch' && widths.which.has(i))
-    const isTooWide = range !== undefined && (room <= range.least || room >= range.most)
+    const isTooWide = range !== undefined && breaksElsewhere(range, room)
     const isKept = isHeld && free !== undefined && !range
     const stretches = isOpenHere && !(isTooWide && widths.kind === 'stretch')
     const isWide = range && !stretches
@@ -255,10 +245,7 @@ export const fitRow = (drafts: readonly Draft[], shell: Shell): Draft => {
           !(isText(draft) || fitsItself(draft, 'width'))
         ? 'fixed'
         : 'fit'
-    const ratio =
-      stretches && node.layer.type === 'image' && isShape(node)
-        ? { ratio: node.box.width / node.box.height }
-        : {}
+    const ratio = stretches && isPicture(node) ? { ratio: node.box.width / node.box.height } : {}
     return {
       ...node,
       ...ratio,

@@ -1,9 +1,10 @@
 import { roundPx, type Box } from '../design/geometry.js'
+import { mean } from '../math/statistics.js'
 import { endOn } from './axis.js'
 import { fitsItself, isShape, isText, shellNode, type Draft, type Shell } from './draft.js'
 import type { LayoutNode } from './node.js'
+import { isEven } from './spacing.js'
 
-const SAME_PX = 1.5
 /** A row that breaks is given this much room to spare, so that rounding does not break it earlier. */
 const MOST_SPARE_PX = 4
 
@@ -14,9 +15,6 @@ export type WrapReading = {
   /** The width at which the lines break as they are drawn. */
   readonly width: number
 }
-
-const isEven = (values: readonly number[]): boolean =>
-  values.length === 0 || Math.max(...values) - Math.min(...values) <= SAME_PX
 
 /** Whether rows of boxes are one row that wraps: each next box would not have fitted where the row before ends. */
 export const findWrap = (rows: readonly (readonly Box[])[]): WrapReading | undefined => {
@@ -39,11 +37,9 @@ export const findWrap = (rows: readonly (readonly Box[])[]): WrapReading | undef
     .map((row, i) => endOn(rows[i]!.at(-1)!, 'x') - left + gaps[0]! + row[0]!.width)
   const spare = Math.min(...needed) - widest
   if (spare <= 1) return undefined
-  const mean = (values: readonly number[]): number =>
-    roundPx(values.reduce((sum, value) => sum + value, 0) / values.length)
   return {
-    gap: mean(gaps),
-    lineGap: mean(lineGaps),
+    gap: roundPx(mean(gaps)),
+    lineGap: roundPx(mean(lineGaps)),
     width: roundPx(widest + Math.min(MOST_SPARE_PX, spare / 2)),
   }
 }

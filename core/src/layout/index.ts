@@ -1,4 +1,5 @@
 export { inferLayout, type InferOptions } from './infer.js'
+export { placesOf } from './places.js'
 export {
   layerOfNode,
   walkNodes,

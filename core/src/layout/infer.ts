@@ -4,23 +4,26 @@ import { isContainer, type Layer } from '../design/layer.js'
 import type { Arrange, AutoLayout } from '../design/layout.js'
 import type { TextMeasure } from '../text/measure.js'
 import { endOn } from './axis.js'
-import { doOverlap, type Item } from './bands.js'
-import { arrangeAs, arrangeContainer, type Block } from './cut.js'
+import { doOverlap, toItem, type Item } from './bands.js'
+import type { Block } from './block.js'
+import { arrangeAs, arrangeContainer } from './cut.js'
 import {
   draftNode,
+  draftShape,
   fitsItself,
   inferredFrame,
   insideOf,
   plainFrame,
-  isLeafShape,
+  isShape,
   isText,
   type Draft,
   type Shell,
 } from './draft.js'
 import { fitColumn } from './fit-column.js'
-import { findTableColumns, fitEven, fitGrid, fitTableRow, type TableColumns } from './fit-grid.js'
+import { fitEven, fitGrid } from './fit-grid.js'
 import { fitPlain } from './fit-plain.js'
 import { fitRow } from './fit-row.js'
+import { fitTableRow, type TableColumns } from './fit-table.js'
 import { fitWrap } from './fit-wrap.js'
 import { findGraphics } from './find-graphics.js'
 import { joinLines, joinLooseVectors } from './join-pieces.js'
@@ -32,7 +35,8 @@ import { separateOverlaps } from './overlaps.js'
 import { collectPieces, isPainted, type Bundle } from './pieces.js'
 import { findPitch } from './pitch.js'
 import { findRuledTables } from './ruled-tables.js'
-import { contentHeight, EXACT_PX, isProved, JITTER_PX } from './prove.js'
+import { firstProved, type Reading } from './prove.js'
+import { findTables } from './tables.js'
 import { draftText } from './text-draft.js'
 
 export type InferOptions = {
@@ -49,39 +53,12 @@ type OpenShell = Omit<Shell, 'layer'> & {
 
 const SAME_BOX_PX = 1.01
 
-const toItem = (nest: Nest): Item => ({ box: nest.piece.box, nest, overlays: [] })
-
 const ordersOf = (nest: Nest): number[] => [nest.piece.order, ...nest.content.flatMap(ordersOf)]
 
 const nestsOf = (block: Block): readonly Nest[] => {
   if (block.kind === 'item') return [block.item.nest, ...block.item.overlays]
   if (block.kind === 'free') return block.items.map((item) => item.nest)
   return block.parts.flatMap(nestsOf)
-}
-
-/**
- * A container as high as its content makes it. Where that differs from the drawing by no more than jitter the
- * box is corrected, so that the distances around it are measured from where it will end, and nothing drifts.
- */
-const withContentHeight = (draft: Draft, height: number | undefined): Draft => {
-  const { node } = draft
-  const natural = { ...draft.natural, height }
-  const isNear = height !== undefined && Math.abs(height - node.box.height) <= JITTER_PX
-  return isNear
-    ? { ...draft, natural, node: { ...node, box: { ...node.box, height } } }
-    : { ...draft, natural }
-}
-
-/** The first reading that, laid out again, gives back the boxes; the last is taken as it is. */
-const firstProved = (
-  readings: readonly (() => Draft | undefined)[],
-  drafts: readonly Draft[],
-): Draft | undefined => {
-  const made = readings.map((read) => read()).filter((reading) => reading !== undefined)
-  const proved =
-    made.find((reading) => isProved(reading, drafts, EXACT_PX)) ??
-    made.find((reading) => isProved(reading, drafts, JITTER_PX))
-  return proved && withContentHeight(proved, contentHeight(proved, drafts))
 }
 
 /** Infers how the contents of one container of the file are laid out; containers in it are asked in turn. */
@@ -96,8 +73,7 @@ export class Inference {
   /** A container of the file, which stands at `box` in the coordinates around it. */
   container(layer: Layer, box: Box, isRoot = false): Draft {
     if (this.graphics.has(layer)) {
-      const node = draftNode(layer, box, { isGraphic: true })
-      return { node, natural: { width: box.width, height: box.height } }
+      return draftShape(layer, box, { isGraphic: true })
     }
     if (isContainer(layer) && layer.type !== 'group' && layer.layout) {
       return this.stated(layer, layer.layout, box)
@@ -157,11 +133,7 @@ export class Inference {
   private leaf(layer: Layer, box: Box): Draft {
     if (layer.type === 'text') return draftText(layer, box, this.options.measure)
     if (isContainer(layer)) return this.container(layer, box)
-    const isGraphic = this.graphics.has(layer)
-    return {
-      node: draftNode(layer, box, { isGraphic }),
-      natural: { width: box.width, height: box.height },
-    }
+    return draftShape(layer, box, { isGraphic: this.graphics.has(layer) })
   }
 
   private nest({ piece, content }: Nest, fills: boolean, table?: TableColumns): Draft {
@@ -174,8 +146,7 @@ export class Inference {
       return isGraphic ? { ...draft, node: { ...draft.node, isGraphic } } : draft
     }
     if (layer.type === 'text') return draftText(layer, box, this.options.measure)
-    const node = draftNode(layer, box, { absorbed, isGraphic: kind === 'graphic' })
-    return { node, natural: { width: box.width, height: box.height } }
+    return draftShape(layer, box, { absorbed, isGraphic: kind === 'graphic' })
   }
 
   /** A thing with what lies over it. */
@@ -222,8 +193,7 @@ export class Inference {
     if (arrange) return this.arranged(shell, content.map(toItem), arrange)
     const { items, overlays } = separateOverlaps(content.map(toItem))
     if (items.length === 0) {
-      const node = draftNode(shell.layer, shell.box, { absorbed: shell.absorbed })
-      return { node, natural: { width: shell.box.width, height: shell.box.height } }
+      return draftShape(shell.layer, shell.box, { absorbed: shell.absorbed })
     }
     const bounds = insideOf(shell.layer, shell.box)
     const draft = this.block(arrangeContainer(items, bounds), shell, table)
@@ -302,13 +272,9 @@ export class Inference {
         if (even) return even
         const drafts = block.parts.map((part) => this.part(part, shell.box, false))
         const closed = this.close(shell, drafts, 'Row')
-        const asTable = (): Draft | undefined =>
+        const asTable: Reading = () =>
           table?.length === drafts.length ? fitTableRow(drafts, table, closed) : undefined
-        return this.settle(drafts, closed, [
-          asTable,
-          () => fitRow(drafts, closed),
-          () => fitPlain('row', drafts, closed),
-        ])
+        return this.settle('row', drafts, closed, [asTable, () => fitRow(drafts, closed)])
       }
       case 'free':
         return this.free(
@@ -341,15 +307,16 @@ export class Inference {
     return reading
   }
 
+  /** The best reading that holds, else the plain one with exact distances, else coordinates. */
   private settle(
+    kind: 'row' | 'column',
     drafts: readonly Draft[],
     shell: Shell,
-    readings: readonly (() => Draft | undefined)[],
+    readings: readonly Reading[],
   ): Draft {
-    const [plain, ...nice] = [...readings].reverse()
     return (
-      firstProved(nice.reverse(), drafts) ??
-      firstProved([plain!], drafts) ??
+      firstProved(readings, drafts) ??
+      firstProved([() => fitPlain(kind, drafts, shell)], drafts) ??
       this.free(drafts, shell)
     )
   }
@@ -369,16 +336,16 @@ export class Inference {
     const [left, right] = [box.x - closed.box.x, endOn(closed.box, 'x') - endOn(box, 'x')]
     const isCentred = Math.abs(left - right) <= 2 && left > 0 && !isText(draft)
     const isOwn =
-      isLeafShape(draft) || (isText(draft) && !draft.range) || fitsItself(draft, 'width')
-    const row = (): Draft => fitRow([draft], closed)
-    const column = (): Draft => fitColumn([draft], closed)
+      isShape(draft.node) || (isText(draft) && !draft.range) || fitsItself(draft, 'width')
+    const row: Reading = () => fitRow([draft], closed)
+    const column: Reading = () => fitColumn([draft], closed)
     const readings = isCentred && isOwn ? [row, column] : [column, row]
-    return this.settle([draft], closed, [...readings, () => fitPlain('column', [draft], closed)])
+    return this.settle('column', [draft], closed, readings)
   }
 
   private column(parts: readonly Block[], shell: OpenShell): Draft {
     const union = uniteBoxes(parts.map((part) => part.box))
-    const tables = this.findTables(parts, union)
+    const tables = findTables(parts, union)
     const drafts = parts.map((part, i) => {
       const table = tables.get(i)
       const spans =
@@ -391,61 +358,8 @@ export class Inference {
       return this.part(wide, shell.box, spans, table)
     })
     const closed = this.close(shell, drafts, 'Column')
-    return this.settle(drafts, closed, [
-      () => fitColumn(drafts, closed),
-      () => fitPlain('column', drafts, closed),
-    ])
+    return this.settle('column', drafts, closed, [() => fitColumn(drafts, closed)])
   }
-
-  /** Rows of a column whose cells stand under each other, by the rows' indexes. */
-  private findTables(parts: readonly Block[], union: Box): ReadonlyMap<number, TableColumns> {
-    const found = new Map<number, TableColumns>()
-    let run: { index: number; boxes: readonly Box[] }[] = []
-    const tableOf = (rows: typeof run): TableColumns | undefined =>
-      findTableColumns(
-        rows.map(({ boxes }) => boxes),
-        union.x,
-        endOn(union, 'x'),
-      )
-    const close = (): void => {
-      const table = tableOf(run)
-      if (table && isRagged(run.map(({ boxes }) => boxes))) {
-        run.forEach(({ index }) => found.set(index, table))
-      }
-      run = []
-    }
-    parts.forEach((part, index) => {
-      if (part.kind === 'item' && part.item.nest.piece.kind === 'line') return
-      const boxes = cellsOf(part)
-      if (!boxes) return close()
-      // A row that does not keep the columns, as a head with its own cells, ends the table.
-      const next = [...run, { index, boxes }]
-      if (run.length > 0 && !tableOf(next)) close()
-      run.push({ index, boxes })
-    })
-    close()
-    return found
-  }
-}
-
-/** The boxes of the cells of a row, also of one with a background. */
-const cellsOf = (part: Block): readonly Box[] | undefined => {
-  if (part.kind === 'row') return part.parts.map((p) => p.box)
-  if (part.kind !== 'item' || part.item.nest.content.length < 2) return undefined
-  const { items } = separateOverlaps(part.item.nest.content.map(toItem))
-  if (items.length < 2) return undefined
-  const inside = arrangeContainer(items, part.box)
-  return inside.kind === 'row' ? inside.parts.map((p) => p.box) : undefined
-}
-
-/** Whether cells end at different places, so that even gaps could not keep the next column in line. */
-const isRagged = (rows: readonly (readonly Box[])[]): boolean => {
-  const [first] = rows
-  if (!first || rows.length < 2) return false
-  return first.slice(1).some((_, x) => {
-    const gaps = rows.map((row) => (row[x + 1]?.x ?? 0) - endOn(row[x]!, 'x'))
-    return Math.max(...gaps) - Math.min(...gaps) > 1
-  })
 }
 
 const moveDraft = (draft: Draft, to: Box): Draft => {

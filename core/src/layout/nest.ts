@@ -1,5 +1,6 @@
 import { isSameBox, resolveCorners, type Box } from '../design/geometry.js'
 import type { Layer, RectangleLayer } from '../design/layer.js'
+import { isOpaquePaint } from '../design/paint.js'
 import { areaOf, overlapOn } from './axis.js'
 import { borderFromLines, findEdgeLines, tokensOfLines, withEdges } from './edge-lines.js'
 import { INFERRED } from './node.js'
@@ -53,7 +54,7 @@ const isOpaque = ({ kind, layer }: Piece): boolean => {
   if (layer.opacity < 1) return false
   if (kind === 'image') return true
   const fills = 'fills' in layer ? layer.fills : []
-  return fills.some((f) => f.kind === 'solid' && f.opacity === 1 && f.color.length === 7)
+  return fills.some(isOpaquePaint)
 }
 
 /** The smallest background seen behind each piece; a sweep from top to bottom, near n log n. */
@@ -130,9 +131,7 @@ export const mergeShapes = (below: Layer, above: Layer): Layer | undefined => {
 
 /** Without the fills that an opaque one covers. */
 const hideCovered = (fills: RectangleLayer['fills']): RectangleLayer['fills'] => {
-  const opaque = fills.findLastIndex(
-    (f) => f.kind === 'solid' && f.opacity === 1 && f.blend === 'normal' && f.color.length === 7,
-  )
+  const opaque = fills.findLastIndex(isOpaquePaint)
   return opaque > 0 ? fills.slice(opaque) : fills
 }
 

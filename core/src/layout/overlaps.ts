@@ -1,6 +1,7 @@
 import { areaOf, overlapOn } from './axis.js'
 import { doOverlap, type Item } from './bands.js'
 import type { Nest } from './nest.js'
+import { sweepPairs } from './sweep.js'
 
 /** Of two things that overlap, the one that lies over the other: much smaller, else painted later. */
 const isOver = (a: Item, b: Item): boolean => {
@@ -10,21 +11,14 @@ const isOver = (a: Item, b: Item): boolean => {
   return a.nest.piece.order > b.nest.piece.order
 }
 
-/** Pairs that overlap, by a sweep from top to bottom. */
+/** Pairs that overlap. */
 const findPairs = (items: readonly Item[]): [over: Item, under: Item][] => {
-  const pairs: [Item, Item][] = []
-  let active: Item[] = []
   const sorted = [...items].sort(
     (a, b) => a.box.y - b.box.y || a.box.x - b.box.x || a.nest.piece.order - b.nest.piece.order,
   )
-  for (const item of sorted) {
-    active = active.filter((other) => other.box.y + other.box.height > item.box.y)
-    for (const other of active) {
-      if (doOverlap(item, other)) pairs.push(isOver(item, other) ? [item, other] : [other, item])
-    }
-    active.push(item)
-  }
-  return pairs
+  return [...sweepPairs(sorted)].flatMap(([item, other]): [Item, Item][] =>
+    doOverlap(item, other) ? [isOver(item, other) ? [item, other] : [other, item]] : [],
+  )
 }
 
 /** An overlay belongs to what it overlaps when at least this much of it lies there. */

@@ -1,5 +1,5 @@
 import type { Design } from '../design/design.js'
-import { resolveCorners, uniteBoxes, type Box, type Corners } from '../design/geometry.js'
+import { growBox, growCorners, resolveCorners, uniteBoxes, type Box } from '../design/geometry.js'
 import {
   childrenOf,
   isContainer,
@@ -31,23 +31,6 @@ export type Bundle = { readonly layer: Layer; readonly from: number; readonly to
 
 export type Pieces = { readonly pieces: readonly Piece[]; readonly bundles: readonly Bundle[] }
 
-const grow = (box: Box, by: number): Box => ({
-  x: box.x - by,
-  y: box.y - by,
-  width: box.width + 2 * by,
-  height: box.height + 2 * by,
-})
-
-const growCorners = (corners: Corners, by: number): Corners => {
-  const one = (radius: number): number => (radius > 0 ? radius + by : 0)
-  return {
-    topLeft: one(corners.topLeft),
-    topRight: one(corners.topRight),
-    bottomRight: one(corners.bottomRight),
-    bottomLeft: one(corners.bottomLeft),
-  }
-}
-
 /**
  * A layer with its stroke inside: one that reaches outside makes the box larger. What is seen stays the
  * same, and the box says what it covers.
@@ -60,7 +43,7 @@ const withStrokeInside = (layer: Layer, box: Box): { layer: Layer; box: Box } =>
   const by = stroke.align === 'centre' ? stroke.width / 2 : stroke.width
   const strokes = [...layer.strokes.slice(0, -1), { ...stroke, align: 'inside' as const }]
   const radius = 'radius' in layer ? { radius: growCorners(resolveCorners(layer.radius), by) } : {}
-  return { layer: { ...layer, strokes, ...radius } as Layer, box: grow(box, by) }
+  return { layer: { ...layer, strokes, ...radius } as Layer, box: growBox(box, by) }
 }
 
 /** An upright line as the thin box it paints. */

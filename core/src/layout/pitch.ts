@@ -1,20 +1,12 @@
 import { roundPx, type Box } from '../design/geometry.js'
+import { mean, steps } from '../math/statistics.js'
 import { endOn, middleOn } from './axis.js'
+import { EVEN_PX, isEven } from './spacing.js'
 
-const SAME_PX = 1.5
 /** Widest gap between columns that is one, and not a column left empty. */
 const WIDEST_GAP_PX = 64
 /** Gaps in the order they are tried where nothing says how wide they are. */
 const LIKELY_GAPS_PX = [24, 32, 16, 48, 0]
-
-const isEven = (values: readonly number[]): boolean =>
-  Math.max(...values) - Math.min(...values) <= SAME_PX
-
-const steps = (values: readonly number[]): number[] =>
-  values.slice(1).map((value, i) => value - values[i]!)
-
-const mean = (values: readonly number[]): number =>
-  values.reduce((sum, value) => sum + value, 0) / values.length
 
 export type Pitch = { readonly cells: readonly Box[]; readonly gap: number }
 
@@ -38,7 +30,7 @@ export const findPitch = (boxes: readonly Box[], room: Box): Pitch | undefined =
     const gap = count * pitch - whole
     const width = pitch - gap
     const holds = boxes.every((box) => box.width <= width + 1)
-    if (gap >= -SAME_PX && gap <= WIDEST_GAP_PX && holds) {
+    if (gap >= -EVEN_PX && gap <= WIDEST_GAP_PX && holds) {
       return toCells(boxes, starts[0]!, width, Math.max(0, gap))
     }
   }

@@ -1,9 +1,16 @@
 import { roundPx } from '../design/geometry.js'
+import { mean, spread } from '../math/statistics.js'
 
 /** Distances that differ by less than this are one distance, drawn inexactly. */
 const JITTER_PX = 1
 /** How far a layer may end up from where it was drawn. */
 const DRIFT_PX = 0.5
+
+/** Measures of a grid, a row that wraps or columns of one width agree when they differ by no more. */
+export const EVEN_PX = 1.5
+
+/** Whether places or sizes are meant to be the same. */
+export const isEven = (values: readonly number[]): boolean => spread(values) <= EVEN_PX
 
 const snap = (value: number): number => {
   const whole = Math.round(value)
@@ -11,14 +18,13 @@ const snap = (value: number): number => {
 }
 
 /** Whether distances are all one, each drawn a px off at most. */
-const isJitter = (gaps: readonly number[]): boolean =>
-  Math.max(...gaps) - Math.min(...gaps) <= 2 * JITTER_PX
+const isJitter = (gaps: readonly number[]): boolean => spread(gaps) <= 2 * JITTER_PX
 
 /** The gap most neighbours keep; the smallest when no two agree. */
 const commonGap = (gaps: readonly number[]): number => {
   const sorted = gaps.filter((gap) => gap >= 0).sort((a, b) => a - b)
   if (sorted.length === 0) return 0
-  if (isJitter(gaps)) return snap(gaps.reduce((sum, gap) => sum + gap, 0) / gaps.length)
+  if (isJitter(gaps)) return snap(mean(gaps))
   let best: readonly number[] = []
   for (let from = 0; from < sorted.length; from++) {
     let to = from

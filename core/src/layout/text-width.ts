@@ -1,6 +1,8 @@
+import { roundPx } from '../design/geometry.js'
 import type { TextLayer } from '../design/layer.js'
 import type { TextMeasure } from '../text/measure.js'
 import { styleOfRun, textOf } from '../text/wrap.js'
+import type { Limits } from './node.js'
 
 /** Widths in px, from `least` up to but without `most`, at which a text breaks into the lines drawn. */
 export type WidthRange = { readonly least: number; readonly most: number }
@@ -68,3 +70,28 @@ export const findWidthRange = (layer: TextLayer, measure: TextMeasure): WidthRan
   }
   return least < most ? { least, most } : undefined
 }
+
+const NICE_STEP_PX = 4
+/** Wide enough for another cut of the font, without reaching into the neighbours. */
+const MOST_SPARE_PX = 48
+
+/** A width from the middle of the range, where other fonts break the lines alike; a multiple of 4 px if one fits. */
+export const chooseWidth = ({ least, most }: WidthRange): number => {
+  const middle = least + Math.min(MOST_SPARE_PX, (most - least) / 2)
+  const nice = Math.round(middle / NICE_STEP_PX) * NICE_STEP_PX
+  return nice > least + 1 && nice < most - 1 ? nice : roundPx(middle)
+}
+
+/** Whether a text that gets this much room breaks into other lines than drawn. */
+export const breaksElsewhere = ({ least, most }: WidthRange, room: number): boolean =>
+  room <= least || room >= most
+
+/** Keeps a text's lines where the room it gets would break them elsewhere. */
+export const limitText = (range: WidthRange, room: number): Limits =>
+  breaksElsewhere(range, room) ? { maxWidth: chooseWidth(range) } : {}
+
+/** A line of text with less room to spare than this may break by the rounding of another font engine. */
+const SPARE_PX = 4
+
+/** Whether a line of text fills its room so nearly that it must be kept from breaking. */
+export const isTight = (width: number, room: number): boolean => room - width < SPARE_PX

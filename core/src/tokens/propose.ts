@@ -1,6 +1,7 @@
 import { converter, differenceEuclidean } from 'culori'
 import { splitColor } from '../design/color.js'
 import type { Design } from '../design/design.js'
+import { freeKey } from '../design/free-key.js'
 import type { Layer } from '../design/layer.js'
 import type { Effect } from '../design/paint.js'
 import type { Token, TokenType } from '../design/token.js'
@@ -128,8 +129,7 @@ export const proposeTokens = (design: Design): TokenProposal[] => {
   const found = collect(drawingsOf(design))
   const names = new Set(design.tokens.map((token) => token.name))
   const unique = (wanted: string): string => {
-    let name = wanted
-    for (let n = 2; names.has(name); n++) name = `${wanted}-${n}`
+    const name = freeKey(wanted, names)
     names.add(name)
     return name
   }

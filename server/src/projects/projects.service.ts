@@ -131,12 +131,13 @@ export class ProjectsService {
     const editions = (await this.repository.findEditions(id)).slice(-MOST_GRADED)
     const grades: EditionGrade[] = []
     for (const { number } of editions) {
-      const edition = await this.repository.findEdition(id, number)
-      const stored = edition && (await this.repository.loadDocument(edition.document))
-      const read = readDesign(stored)
-      if (!read.ok) continue
-      const key = `${id} ${number}`
-      grades.push({ edition: number, points: this.grades.gradeOf(key, () => read.value) })
+      const points = await this.grades.gradeOf(`${id} ${number}`, async () => {
+        const edition = await this.repository.findEdition(id, number)
+        const stored = edition && (await this.repository.loadDocument(edition.document))
+        const read = readDesign(stored)
+        return read.ok ? read.value : undefined
+      })
+      if (points !== undefined) grades.push({ edition: number, points })
     }
     return grades
   }

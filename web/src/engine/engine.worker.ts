@@ -194,8 +194,11 @@ const handlers: Handlers = {
     return screen ? listTexts(screen, measure()) : []
   },
   report() {
-    start ??= findAll(need(current), measure()).grades
-    return reportStructure(need(edited).design, start, measure())
+    const { design } = need(edited)
+    const found = findAll(design, measure())
+    // Without edits it is as it came in.
+    start ??= design === current ? found.grades : findAll(need(current), measure()).grades
+    return reportStructure(found, start)
   },
   mend: (choice) => mend(need(edited).design, measure(), choice),
   listArranged(key) {

@@ -1,13 +1,17 @@
 import {
   applyEdits,
   convert,
-  findAll,
+  FINDING_KINDS,
   inferLayout,
   layerOfNode,
   mendAll,
+  placesOf,
+  resolveSides,
   walkNodes,
+  type Arrange,
   type Design,
   type Edit,
+  type FindingKind,
   type Font,
   type Grade,
   type Layer,
@@ -20,7 +24,14 @@ import {
 } from '@unimorph/core'
 
 /** What is wrong with the design as drawn, and how it was graded before any edit. */
-export type StructureReport = Report & { readonly start: readonly Grade[] }
+export type StructureReport = Report & {
+  readonly start: readonly Grade[]
+  /** What kinds of findings there are, in the order they are listed. */
+  readonly kinds: readonly KindOfFinding[]
+}
+
+/** What is said of a kind; the code that finds it stays in the worker. */
+export type KindOfFinding = Pick<FindingKind, 'id' | 'title' | 'why'>
 
 /** Which findings are mended: those with these ids, of one kind, the safe ones, or all. */
 export type MendChoice =
@@ -39,7 +50,7 @@ export type MendAnswer =
 /** How a part of a screen is arranged, for the stage to show; in the screen's coordinates. */
 export type ArrangedBox = {
   readonly layer: string
-  readonly kind: 'row' | 'column' | 'grid' | 'overlay'
+  readonly kind: Arrange
   readonly box: Box
   readonly gaps: readonly Box[]
   readonly padding: readonly Box[]
@@ -49,14 +60,11 @@ export type ArrangedBox = {
 export type Side = { readonly code: string; readonly tree: string }
 export type Comparison = { readonly before: Side; readonly after: Side; readonly path: string }
 
-export const reportStructure = (
-  design: Design,
-  start: readonly Grade[] | undefined,
-  measure: TextMeasure,
-): StructureReport => {
-  const report = findAll(design, measure)
-  return { ...report, start: start ?? report.grades }
-}
+export const reportStructure = (report: Report, start: readonly Grade[]): StructureReport => ({
+  ...report,
+  start,
+  kinds: FINDING_KINDS.map(({ id, title, why }) => ({ id, title, why })),
+})
 
 const LABELS = {
   ids: 'Mend a finding',
@@ -80,9 +88,7 @@ export const mend = (design: Design, measure: TextMeasure, choice: MendChoice): 
 const innerBox = (node: LayoutNode, box: Box): { inside: Box; padding: Box[] } => {
   const { arrangement } = node
   if (arrangement.kind === 'free') return { inside: box, padding: [] }
-  const p = arrangement.padding
-  const { top, right, bottom, left } =
-    typeof p === 'number' ? { top: p, right: p, bottom: p, left: p } : p
+  const { top, right, bottom, left } = resolveSides(arrangement.padding)
   const inside = {
     x: box.x + left,
     y: box.y + top,
@@ -104,19 +110,16 @@ export const listArranged = (
   screen: Layer,
   measure: TextMeasure,
 ): ArrangedBox[] => {
-  const places = new Map<LayoutNode, Box>()
+  const layout = inferLayout(screen, { measure, assets: design.assets })
+  const places = placesOf(layout)
   const list: ArrangedBox[] = []
-  walkNodes(inferLayout(screen, { measure, assets: design.assets }), (node, parent) => {
-    const from = parent ? places.get(parent)! : { x: 0, y: 0 }
-    const box = parent
-      ? { ...node.box, x: from.x + node.box.x, y: from.y + node.box.y }
-      : { ...node.box, x: 0, y: 0 }
-    places.set(node, box)
+  walkNodes(layout, (node) => {
     if (node.children.length === 0) return
+    const box = places.get(node)!
     const { kind } = node.arrangement
     const flow = node.children
       .filter((child) => child.placement.kind === 'flow')
-      .map((child) => ({ ...child.box, x: box.x + child.box.x, y: box.y + child.box.y }))
+      .map((child) => places.get(child)!)
     const { inside, padding } = innerBox(node, box)
     const gaps = flow.slice(1).flatMap((b, i): Box[] => {
       const a = flow[i]!

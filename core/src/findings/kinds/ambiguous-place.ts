@@ -1,8 +1,7 @@
-import { walkNodes } from '../../layout/index.js'
+import { placesOf, walkNodes } from '../../layout/index.js'
 import { nameOf } from '../context.js'
 import { STILL } from '../finding.js'
 import type { Found, FindingKind } from '../kind.js'
-import { placesOf } from '../places.js'
 
 // Nearer to the middle than this, neither edge is the nearer one for sure.
 const NEAR_MIDDLE = 0.1

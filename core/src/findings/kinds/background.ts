@@ -1,9 +1,8 @@
-import { walkNodes } from '../../layout/index.js'
+import { placesOf, walkNodes } from '../../layout/index.js'
 import { count, nameOf } from '../context.js'
 import { STILL } from '../finding.js'
 import type { Found, FindingKind } from '../kind.js'
 import { isLooseBackground, materialise } from '../materialise.js'
-import { placesOf } from '../places.js'
 
 /** A rectangle under other layers that is their background or border, but not their container. */
 export const background: FindingKind = {

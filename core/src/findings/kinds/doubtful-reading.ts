@@ -1,11 +1,11 @@
 import { uniteBoxes, type Box } from '../../design/geometry.js'
+import { nameOfArrange } from '../../design/layout.js'
 import type { SingleEdit } from '../../edits/edit.js'
-import { walkNodes, type Doubt, type LayoutNode } from '../../layout/index.js'
+import { placesOf, walkNodes, type Doubt, type LayoutNode } from '../../layout/index.js'
 import type { ScreenContext } from '../context.js'
 import type { ReadingChoice } from '../finding.js'
 import type { Found, FindingKind } from '../kind.js'
 import { materialise } from '../materialise.js'
-import { placesOf } from '../places.js'
 
 type Cell = {
   readonly keys: readonly string[]
@@ -30,7 +30,7 @@ const toChoice = (
   const keys = groups.map((group, i) => {
     const layers = group.flatMap((cell) => cell.keys)
     const key = context.freeKey(`${layers[0]!}-${inner}`)
-    const name = `${inner[0]!.toUpperCase()}${inner.slice(1)} ${i + 1}`
+    const name = `${nameOfArrange(inner)} ${i + 1}`
     edits.push({ kind: 'group', layers, as: inner, key, name, force: true })
     return key
   })

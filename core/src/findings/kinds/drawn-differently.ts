@@ -1,6 +1,5 @@
-import { walkNodes, type LayoutNode } from '../../layout/index.js'
+import { placesOf, walkNodes, type LayoutNode } from '../../layout/index.js'
 import type { Found, FindingKind } from '../kind.js'
-import { placesOf } from '../places.js'
 
 const paintOf = ({ layer }: LayoutNode): string =>
   'fills' in layer ? JSON.stringify(layer.fills) : ''
@@ -14,9 +13,8 @@ const lookOf = (node: LayoutNode): string => {
   const { layer, arrangement } = node
   const radius = 'radius' in layer ? JSON.stringify(layer.radius) : ''
   const size = node.children.map((c) => (c.layer.type === 'text' ? c.layer.style.size : 0)).join()
-  const padding = arrangement.kind === 'free' ? 0 : JSON.stringify(arrangement.padding)
-  const height = Math.round(node.box.height)
-  return `${radius} ${size} ${height} ${typeof padding === 'string' ? '' : padding}`
+  const isArranged = arrangement.kind !== 'free'
+  return `${radius} ${size} ${Math.round(node.box.height)} ${isArranged}`
 }
 
 /** Small boxes with a word in them, alike in colour and lettering, that differ in size or corners. */

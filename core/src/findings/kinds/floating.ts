@@ -1,10 +1,9 @@
-import { walkNodes, type LayoutNode } from '../../layout/index.js'
+import { placesOf, walkNodes, type LayoutNode } from '../../layout/index.js'
 import { INFERRED } from '../../layout/node.js'
 import { count } from '../context.js'
 import { STILL } from '../finding.js'
 import type { Found, FindingKind } from '../kind.js'
 import { groupKindOf, materialise } from '../materialise.js'
-import { placesOf } from '../places.js'
 
 /** The layers of the file a node stands for. */
 const layersOf = (node: LayoutNode): string[] => [

@@ -1,10 +1,9 @@
-import { walkNodes } from '../../layout/index.js'
+import { placesOf, walkNodes } from '../../layout/index.js'
 import { INFERRED } from '../../layout/node.js'
 import { count } from '../context.js'
 import { STILL } from '../finding.js'
 import type { Found, FindingKind } from '../kind.js'
 import { materialise } from '../materialise.js'
-import { placesOf } from '../places.js'
 
 /** Vectors that touch and together are one picture. */
 export const looseVectors: FindingKind = {

@@ -1,7 +1,6 @@
 import type { SingleEdit } from '../../edits/edit.js'
-import { walkNodes } from '../../layout/index.js'
+import { placesOf, walkNodes } from '../../layout/index.js'
 import type { Found, FindingKind } from '../kind.js'
-import { placesOf } from '../places.js'
 
 const NEAR_PX = 1.01
 const LEAST_PX = 4

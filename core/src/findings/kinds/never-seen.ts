@@ -1,5 +1,5 @@
 import { isContainer, type Layer } from '../../design/layer.js'
-import { isLaidOut, nameOf, type Entry, type ScreenContext } from '../context.js'
+import { isLaidOut, isOnScreen, nameOf, type Entry, type ScreenContext } from '../context.js'
 import { covers, isOpaque } from '../cover.js'
 import { STILL, type Remedy } from '../finding.js'
 import type { Found, FindingKind } from '../kind.js'
@@ -66,16 +66,8 @@ export const outside: FindingKind = {
     entries.flatMap((entry) => {
       const { layer, parent, box, isSeen } = entry
       if (!parent || !isSeen || isLaidOut(entry)) return []
-      const { width, height } = screen.box
-      const isOut =
-        box.x >= width || box.y >= height || box.x + box.width <= 0 || box.y + box.height <= 0
-      const isParentOut =
-        parent.parent !== undefined &&
-        (parent.box.x >= width ||
-          parent.box.y >= height ||
-          parent.box.x + parent.box.width <= 0 ||
-          parent.box.y + parent.box.height <= 0)
-      return isOut && !isParentOut
+      const isParentOut = parent.parent !== undefined && !isOnScreen(parent.box, screen)
+      return !isOnScreen(box, screen) && !isParentOut
         ? [toFound(entry, `${nameOf(layer)} stands outside the screen.`)]
         : []
     }),

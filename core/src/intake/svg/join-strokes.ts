@@ -1,4 +1,4 @@
-import { isSameBox, resolveCorners, type Box } from '../../design/geometry.js'
+import { growBox, isSameBox, resolveCorners } from '../../design/geometry.js'
 import type { EllipseLayer, Layer, RectangleLayer } from '../../design/layer.js'
 import type { Stroke } from '../../design/paint.js'
 
@@ -31,13 +31,6 @@ const isBare = (layer: Layer): layer is Shape =>
 
 const near = (a: number, b: number): boolean => Math.abs(a - b) < 0.02
 
-const grow = (box: Box, by: number): Box => ({
-  x: box.x - by,
-  y: box.y - by,
-  width: box.width + 2 * by,
-  height: box.height + 2 * by,
-})
-
 const radiusOf = (layer: Shape): number =>
   layer.type === 'rectangle' ? resolveCorners(layer.radius).topLeft : 0
 
@@ -51,7 +44,7 @@ const SHIFTS = [
 const alignOn = (under: Shape, line: Shape, width: number): Stroke['align'] | undefined =>
   SHIFTS.find(({ share }) => {
     const by = share * width
-    if (!isSameBox(grow(under.box, by), line.box, 0.02)) return false
+    if (!isSameBox(growBox(under.box, by), line.box, 0.02)) return false
     const radius = radiusOf(under)
     return near(radiusOf(line), radius === 0 ? 0 : Math.max(0, radius + by))
   })?.align

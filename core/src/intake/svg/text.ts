@@ -3,7 +3,7 @@ import { roundBox, roundPx, uniteBoxes } from '../../design/geometry.js'
 import type { DrawnLine, TextRun, TextStyle } from '../../design/text.js'
 import { baselineOffset, type TextMeasure } from '../../text/measure.js'
 import { readTextColor } from './paint.js'
-import { mean, median } from './statistics.js'
+import { mean, median, spread } from '../../math/statistics.js'
 import { inheritable, parseLength, type Style } from './style.js'
 import type { SvgContext } from './context.js'
 import { isElement, localName, type XmlElement } from './xml.js'
@@ -343,16 +343,14 @@ const endsParagraph = (
   return needed < wrapWidth * (1 - WRAP_SLACK) - 1
 }
 
-const spreadOf = (values: readonly number[]): number => Math.max(...values) - Math.min(...values)
-
 /** How lines of different length stand under each other; one line stands as its anchor says. */
 const alignOf = (anchor: string | undefined, lines: readonly Box[]): ReadText['align'] => {
   const stated = anchor === 'middle' ? 'centre' : anchor === 'end' ? 'end' : 'start'
-  if (stated !== 'start' || spreadOf(lines.map((l) => l.width)) < 2) return stated
-  const left = spreadOf(lines.map((l) => l.x))
+  if (stated !== 'start' || spread(lines.map((l) => l.width)) < 2) return stated
+  const left = spread(lines.map((l) => l.x))
   if (left <= 1) return 'start'
-  const centre = spreadOf(lines.map((l) => l.x + l.width / 2))
-  const right = spreadOf(lines.map((l) => l.x + l.width))
+  const centre = spread(lines.map((l) => l.x + l.width / 2))
+  const right = spread(lines.map((l) => l.x + l.width))
   const tolerance = Math.max(2, Math.max(...lines.map((l) => l.width)) * 0.02)
   if (centre <= tolerance && centre <= right) return 'centre'
   return right <= tolerance ? 'end' : 'start'
@@ -378,12 +376,12 @@ const correctWidths = (lines: readonly Box[], align: ReadText['align']): readonl
   if (align === 'start' || lines.length < 2) return lines
   const share = align === 'centre' ? 0.5 : 1
   const widest = Math.max(...lines.map((l) => l.width))
-  const differ = spreadOf(lines.map((l) => l.width)) / widest
+  const differ = spread(lines.map((l) => l.width)) / widest
   if (lines.length === 2 && differ < LEAST_DIFFERENCE) return lines
   const [meanX, meanWidth] = [mean(lines.map((l) => l.x)), mean(lines.map((l) => l.width))]
   const together = mean(lines.map((l) => (l.x - meanX) * (l.width - meanWidth)))
-  const spread = mean(lines.map((l) => (l.width - meanWidth) ** 2))
-  const k = spread === 0 ? 1 : -together / spread / share
+  const variance = mean(lines.map((l) => (l.width - meanWidth) ** 2))
+  const k = variance === 0 ? 1 : -together / variance / share
   if (Math.abs(k - 1) > MOST_WIDTH_ERROR) return lines
   return lines.map((line) => ({ ...line, width: line.width * k }))
 }

@@ -1,4 +1,4 @@
-import { resolveCorners, roundPx } from '../../design/geometry.js'
+import { growCorners, resolveCorners, roundPx } from '../../design/geometry.js'
 import type { Layer } from '../../design/layer.js'
 import type { LayoutNode } from '../../layout/index.js'
 import type { Anchor as PlacedAnchor } from '../../layout/index.js'
@@ -98,8 +98,6 @@ export const growByOutline = (style: UiStyle): UiStyle => {
   const by = border.widths.top + border.offsetPx
   const move = (anchor: Anchor): Anchor =>
     anchor.edge === 'centre' ? anchor : { ...anchor, px: roundPx(anchor.px - by) }
-  const { topLeft, topRight, bottomRight, bottomLeft } = style.corners
-  const grow = (radius: number): number => (radius > 0 ? radius + by : 0)
   return {
     ...style,
     place: {
@@ -109,12 +107,7 @@ export const growByOutline = (style: UiStyle): UiStyle => {
     },
     width: { ...style.width, px: roundPx(style.width.px + 2 * by) },
     height: { ...style.height, px: roundPx(style.height.px + 2 * by) },
-    corners: {
-      topLeft: grow(topLeft),
-      topRight: grow(topRight),
-      bottomRight: grow(bottomRight),
-      bottomLeft: grow(bottomLeft),
-    },
+    corners: growCorners(style.corners, by),
     border: { ...border, kind: 'border', offsetPx: 0 },
   }
 }

@@ -1,4 +1,5 @@
-import { FINDING_KINDS, type Grade } from '@unimorph/core'
+import type { Grade } from '@unimorph/core'
+import type { KindOfFinding } from '../../../engine/structure'
 
 const AREAS = {
   structure: 'Structure',
@@ -14,8 +15,16 @@ const toneOf = (share: number): string =>
 const points = (value: number): string => `${Math.round(value * 10) / 10}`
 
 /** How good a screen is to make code from, what that is made of, and what would raise it most. */
-export const GradeCard = ({ grade, start }: { grade: Grade; start: Grade | undefined }) => {
-  const best = FINDING_KINDS.find((kind) => kind.id === grade.best?.kind)
+export const GradeCard = ({
+  grade,
+  start,
+  kinds,
+}: {
+  grade: Grade
+  start: Grade | undefined
+  kinds: readonly KindOfFinding[]
+}) => {
+  const best = kinds.find((kind) => kind.id === grade.best?.kind)
   const gained = start ? Math.round((grade.points - start.points) * 10) / 10 : 0
   return (
     <section aria-label="Grade" className="border-b border-rule p-3 text-xs">

@@ -1,5 +1,6 @@
 import { useEffect, useMemo, useState } from 'react'
-import { FINDING_KINDS, type Finding, type FindingKind } from '@unimorph/core'
+import type { Finding } from '@unimorph/core'
+import type { KindOfFinding } from '../../../engine/structure'
 import { Button } from '../../../shared/ui/Button'
 import { useDesk } from '../model/desk-store'
 import { useStructure } from '../model/structure-store'
@@ -84,7 +85,7 @@ const FindingRow = ({ finding, why }: { finding: Finding; why: string }) => {
   )
 }
 
-const KindGroup = ({ kind, findings }: { kind: FindingKind; findings: readonly Finding[] }) => {
+const KindGroup = ({ kind, findings }: { kind: KindOfFinding; findings: readonly Finding[] }) => {
   const mend = useStructure((s) => s.mend)
   const isMending = useStructure((s) => s.isMending)
   const chosen = useStructure((s) => s.chosen)
@@ -126,9 +127,12 @@ const KindGroup = ({ kind, findings }: { kind: FindingKind; findings: readonly F
 export const useStructureReport = (): void => {
   const drawn = useDesk((s) => s.drawn)
   const load = useStructure((s) => s.load)
+  const clear = useStructure((s) => s.clear)
   useEffect(() => {
     if (drawn) void load()
-  }, [drawn, load])
+    else clear()
+  }, [drawn, load, clear])
+  useEffect(() => clear, [clear])
 }
 
 /** What in the shown screen makes worse code, by kind, and the grade it has for that. */
@@ -152,7 +156,7 @@ export const StructureTab = () => {
   const safe = mendable.filter((finding) => finding.remedy?.isSafe)
   return (
     <div className="flex min-h-0 flex-1 flex-col">
-      {grade && <GradeCard grade={grade} start={start} />}
+      {grade && <GradeCard grade={grade} start={start} kinds={report.kinds} />}
       <EditionTrend />
       <div className="flex flex-wrap items-center gap-1.5 border-b border-rule p-3">
         <Button
@@ -193,7 +197,7 @@ export const StructureTab = () => {
             the code.
           </p>
         )}
-        {FINDING_KINDS.map((kind) => {
+        {report.kinds.map((kind) => {
           const findings = own.filter((finding) => finding.kind === kind.id)
           return findings.length > 0 ? (
             <KindGroup key={kind.id} kind={kind} findings={findings} />

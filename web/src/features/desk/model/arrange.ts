@@ -1,7 +1,5 @@
-import type { Box, Edit } from '@unimorph/core'
+import { freeKey, nameOfArrange, overlapAny, type Arrange, type Edit } from '@unimorph/core'
 import type { LayerRow } from '../../../engine/protocol'
-
-type GroupKind = 'row' | 'column' | 'grid' | 'overlay'
 
 /** Something that can be done by hand with the selected layers. */
 export type ArrangeAction = {
@@ -18,20 +16,7 @@ export type ArrangeAction = {
   | { readonly asks: 'box' | 'crop' | 'layout' | 'picture'; readonly layer: LayerRow }
 )
 
-const overlap = (a: Box, b: Box): boolean =>
-  Math.min(a.x + a.width, b.x + b.width) - Math.max(a.x, b.x) > 4 &&
-  Math.min(a.y + a.height, b.y + b.height) - Math.max(a.y, b.y) > 4
-
-const overlapAny = (rows: readonly LayerRow[]): boolean =>
-  rows.some((a, i) => rows.slice(i + 1).some((b) => overlap(a.box, b.box)))
-
-export const freeKey = (wanted: string, keys: ReadonlySet<string>): string => {
-  let key = wanted
-  for (let n = 2; keys.has(key); n++) key = `${wanted}-${n}`
-  return key
-}
-
-const GROUPS: readonly (readonly [GroupKind, string])[] = [
+const GROUPS: readonly (readonly [Arrange, string])[] = [
   ['row', 'r'],
   ['column', 'c'],
   ['grid', 'g'],
@@ -39,8 +24,6 @@ const GROUPS: readonly (readonly [GroupKind, string])[] = [
 ]
 
 const CONTAINERS: ReadonlySet<LayerRow['type']> = new Set(['frame', 'group', 'component'])
-
-const capital = (word: string): string => word[0]!.toUpperCase() + word.slice(1)
 
 /** What can be done with the selected layers. */
 export const listArrangeActions = (
@@ -51,10 +34,17 @@ export const listArrangeActions = (
   const [first, ...others] = editable
   if (!first || editable.length !== selected.length) return []
   const layers = editable.map((row) => row.key)
-  const isPulledApart = overlapAny(editable)
+  const isPulledApart = overlapAny(editable.map((row) => row.box))
   const groups = GROUPS.map(([as, key]): ArrangeAction => {
     const made = freeKey(`${first.key}-${as}`, keys)
-    const edit: Edit = { kind: 'group', layers, as, key: made, name: capital(as), force: true }
+    const edit: Edit = {
+      kind: 'group',
+      layers,
+      as,
+      key: made,
+      name: nameOfArrange(as),
+      force: true,
+    }
     const warning = `These layers lie over each other; as a ${as} they are pulled apart.`
     return {
       label: `Group as ${as}`,

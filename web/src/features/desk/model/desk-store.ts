@@ -69,6 +69,8 @@ type DeskActions = {
   layerFile(...args: Parameters<Engine['layerFile']>): Promise<NamedFile | undefined>
   listTokens(): Promise<TokenList>
   listTexts(screen: string): Promise<TextPiece[]>
+  /** Once the design is drawn and converted as it is now; what is not shown at once waits for that. */
+  settled(): Promise<void>
   report(): Promise<StructureReport>
   mend(choice: MendChoice): Promise<MendAnswer>
   listArranged(screen: string): Promise<ArrangedBox[]>
@@ -103,6 +105,7 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
   let converting = 0
   // Edits reach the server one after the other, in the order they were made.
   let saving: Promise<unknown> = Promise.resolve()
+  let working: Promise<void> = Promise.resolve()
 
   const report = (error: unknown): void => {
     if (!(error instanceof Cancelled)) showProblem(messageOf(error))
@@ -141,8 +144,16 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
       if (turn === converting) set({ isBusy: false })
     }
   }
+  const refresh = (): Promise<void> => (working = draw().then(convert))
+  const settled = async (): Promise<void> => {
+    let waited: Promise<void>
+    do {
+      waited = working
+      await waited.catch(() => undefined)
+    } while (waited !== working)
+  }
   const follow = (): void => {
-    draw().then(convert).catch(report)
+    refresh().catch(report)
   }
   const save = <T>(work: () => Promise<T>): Promise<T> => {
     const next = saving.then(work)
@@ -165,8 +176,7 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
         await engine.call('useFonts', fonts)
         const { settings, edits } = project
         set({ project, settings, edits })
-        await draw()
-        await convert()
+        await refresh()
       } catch (error) {
         if (turn === opening && !(error instanceof Cancelled)) set({ problem: messageOf(error) })
       }
@@ -251,6 +261,7 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
     layerFile: (...args) => engine.call('layerFile', ...args),
     listTokens: () => engine.call('listTokens'),
     listTexts: (screen) => engine.call('listTexts', screen),
+    settled,
     report: () => engine.call('report'),
     mend: (choice) => engine.call('mend', choice),
     listArranged: (screen) => engine.call('listArranged', screen),

@@ -1,5 +1,6 @@
 import { create } from 'zustand'
 import type { Finding } from '@unimorph/core'
+import { Cancelled } from '../../../engine/engine'
 import type { MendChoice, StructureReport } from '../../../engine/structure'
 import { messageOf } from '../../../shared/lib/api'
 import { showProblem, useToasts } from '../../../shared/lib/toast-store'
@@ -13,6 +14,8 @@ type StructureStore = {
   /** Whether the stage shows rows, columns, gaps and padding. */
   readonly showsArranged: boolean
   load(): Promise<void>
+  /** When another design is opened, or none. */
+  clear(): void
   choose(finding: Finding | undefined): void
   mend(choice: MendChoice): Promise<void>
   setArranged(shows: boolean): void
@@ -29,13 +32,20 @@ export const useStructure = create<StructureStore>((set, get) => {
     async load() {
       const own = ++turn
       try {
+        await useDesk.getState().settled()
+        if (own !== turn) return
         const report = await useDesk.getState().report()
         if (own !== turn) return
         const id = get().chosen?.id
         set({ report, chosen: report.findings.find((finding) => finding.id === id) })
       } catch (error) {
-        if (own === turn) showProblem(messageOf(error))
+        const isCancelled = error instanceof Cancelled
+        if (own === turn && !isCancelled) showProblem(messageOf(error))
       }
+    },
+    clear() {
+      turn++
+      set({ report: undefined, chosen: undefined })
     },
     choose(chosen) {
       set({ chosen })

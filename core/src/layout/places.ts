@@ -1,5 +1,5 @@
 import type { Box } from '../design/geometry.js'
-import { walkNodes, type LayoutNode } from '../layout/index.js'
+import { walkNodes, type LayoutNode } from './node.js'
 
 /** Where every node of a layout is on its screen, in px from the screen's corner. */
 export const placesOf = (root: LayoutNode): ReadonlyMap<LayoutNode, Box> => {
