@@ -22,7 +22,7 @@ export const draftNode = (layer: Layer, box: Box, rest: Partial<LayoutNode> = {}
   placement: { kind: 'flow' },
   arrangement: { kind: 'free' },
   sizing: { width: 'fixed', height: 'fixed' },
-  limits: {},
+  limits: layer.limits ?? {},
   margin: NO_MARGIN,
   isPushed: false,
   keepsLines: false,

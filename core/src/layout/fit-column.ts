@@ -44,6 +44,19 @@ const holdOf = (left: number, right: number): Hold | undefined => {
   return Math.abs(right) <= SAME_PX ? 'end' : undefined
 }
 
+/** Something near the middle with much room on both sides is meant to be there, a little beside it. */
+const BESIDE_MIDDLE_PX = 16
+const middleInset = (left: number, right: number): number | undefined =>
+  Math.abs(left - right) <= BESIDE_MIDDLE_PX && Math.min(left, right) > 2 * BESIDE_MIDDLE_PX
+    ? left - right
+    : undefined
+
+const besideMiddle = (inset: number): Pick<Across, 'hold' | 'left' | 'right'> => ({
+  hold: 'centre',
+  left: roundPx(Math.max(0, inset)),
+  right: roundPx(Math.max(0, -inset)),
+})
+
 const acrossText = (draft: Draft, left: number, right: number, width: number): Across => {
   const { node, range } = draft
   const align = node.layer.type === 'text' ? node.layer.align : 'start'
@@ -51,9 +64,11 @@ const acrossText = (draft: Draft, left: number, right: number, width: number): A
   const free = { limits: {}, left: 0, right: 0 }
   if (isOne) {
     const hold = holdOf(left, right)
-    return hold
-      ? { hold, stretches: true, ...free }
-      : { hold: 'start', stretches: true, ...free, left: roundPx(left) }
+    if (hold) return { hold, stretches: true, ...free }
+    const inset = middleInset(left, right)
+    return inset === undefined
+      ? { hold: 'start', stretches: true, ...free, left: roundPx(left) }
+      : { ...free, stretches: true, ...besideMiddle(inset) }
   }
   const wanted: Hold = align === 'centre' || align === 'end' ? align : 'start'
   const isHeld =
@@ -77,15 +92,26 @@ const acrossBox = (draft: Draft, left: number, right: number): Across => {
   if (Math.abs(left) <= SAME_PX && Math.abs(right) <= SAME_PX) {
     return { hold: 'full', stretches: true, ...free }
   }
+  const stated = draft.node.layer.constraints?.horizontal
+  if (stated === 'both' || stated === 'scale') {
+    return { hold: 'full', stretches: true, limits: {}, left: roundPx(left), right: roundPx(right) }
+  }
   const hold = holdOf(left, right)
   const ownSize = isShape(draft.node) || fitsItself(draft, 'width')
   if (ownSize) {
-    return hold
-      ? { hold, stretches: false, ...free }
-      : { hold: 'start', stretches: false, ...free, left: roundPx(left) }
+    if (hold) return { hold, stretches: false, ...free }
+    const inset = middleInset(left, right)
+    return inset === undefined
+      ? { hold: 'start', stretches: false, ...free, left: roundPx(left) }
+      : { ...free, stretches: false, ...besideMiddle(inset) }
   }
   if (hold) {
     return { hold, stretches: true, ...free, limits: { maxWidth: roundPx(draft.node.box.width) } }
+  }
+  const inset = middleInset(left, right)
+  if (inset !== undefined) {
+    const limits = { maxWidth: roundPx(draft.node.box.width) }
+    return { stretches: true, limits, ...besideMiddle(inset) }
   }
   return { hold: 'full', stretches: true, limits: {}, left: roundPx(left), right: roundPx(right) }
 }

@@ -129,10 +129,19 @@ type Widths =
   /** Every child takes its share of the width. */
   | { readonly kind: 'shares' }
 
+/** Held at both sides, or in proportion: it is as wide as there is room. */
+const growsByConstraint = ({ node }: Draft): boolean => {
+  const stated = node.layer.constraints?.horizontal
+  return stated === 'both' || stated === 'scale'
+}
+
 const findWidths = (drafts: readonly Draft[], gaps: readonly number[]): Widths => {
   const widths = drafts.map((d) => d.node.box.width)
   const open = drafts.flatMap((d, i) =>
-    (d.range ?? (!isShape(d.node) && !isText(d) && !fitsItself(d, 'width'))) ? [i] : [],
+    (d.range ??
+    (growsByConstraint(d) || (!isShape(d.node) && !isText(d) && !fitsItself(d, 'width'))))
+      ? [i]
+      : [],
   )
   const boxes = drafts.every(
     (d) => !isText(d) && (d.node.children.length > 0 || d.node.box.width >= 80),

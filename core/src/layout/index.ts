@@ -9,3 +9,4 @@ export {
   type LayoutNode,
   type Placement,
 } from './node.js'
+export { solveFlow, solveWidths, type Measured } from './solve.js'

@@ -5,8 +5,14 @@ import type { AutoLayout, Sizing } from '../design/layout.js'
 /** How a container arranges what is in it: as a row, column or grid, or by coordinates. */
 export type Arrangement = AutoLayout | { readonly kind: 'free' }
 
-/** A distance in px from one edge of the parent to the same edge of the layer, or between their middles. */
-export type Anchor = { readonly edge: 'start' | 'centre' | 'end'; readonly px: number }
+/**
+ * Where a layer is held along one axis: a distance in px from one edge of the parent to the same edge of the layer,
+ * or between their middles; from both edges; or in shares of the parent's size.
+ */
+export type Anchor =
+  | { readonly edge: 'start' | 'centre' | 'end'; readonly px: number }
+  | { readonly edge: 'both'; readonly before: number; readonly after: number }
+  | { readonly edge: 'scale'; readonly at: number; readonly size: number }
 
 /** How a layer gets its place: by its parent's arrangement, or anchored over it. */
 export type Placement =
@@ -45,6 +51,22 @@ export type LayoutNode = {
   readonly self?: CrossAlign
   /** Takes the free room of its row before itself. */
   readonly isPushed: boolean
+  /** The widest its content gets, in px: beyond that the padding on both sides grows alike. */
+  readonly contentMax?: number
+  /** Content that is wider is reached by scrolling it sideways. */
+  readonly scrolls?: boolean
+  /** Never wider than its parent, whatever its own width is. */
+  readonly fitsParent?: boolean
+  /** It is shown on demand, as a panel over the page below a head of this height, on this colour. */
+  readonly folds?: { readonly topPx: number; readonly color: string }
+  /** It is the button of the menu with this key, or what the button shows. */
+  readonly menu?: { readonly is: 'button' | 'panel'; readonly key: string }
+  /** Not shown. */
+  readonly isHidden?: boolean
+  /** Its place among its siblings, where a person has said one; smaller comes first, 0 is as drawn. */
+  readonly order?: number
+  /** For texts: a word longer than the line breaks. */
+  readonly breaksWords?: boolean
   /** Keeps its proportions, width to height, when its width changes. */
   readonly ratio?: number
   /** For texts: where its lines stand, when that is not what the layer says. */

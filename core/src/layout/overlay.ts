@@ -1,9 +1,31 @@
 import { roundPx, type Box } from '../design/geometry.js'
-import { endOn, middleOn, startOn, type Axis } from './axis.js'
+import type { Constraint } from '../design/layout.js'
+import { endOn, middleOn, sizeOn, startOn, type Axis } from './axis.js'
 import { fitsItself, isShape, type Draft } from './draft.js'
 import type { Anchor, LayoutNode } from './node.js'
 
 const MIDDLE_PX = 1
+
+/** Holds a layer along one axis as its constraint says. */
+const statedAnchor = (constraint: Constraint, box: Box, parent: Box, axis: Axis): Anchor => {
+  const before = roundPx(startOn(box, axis) - startOn(parent, axis))
+  const after = roundPx(endOn(parent, axis) - endOn(box, axis))
+  const size = sizeOn(parent, axis)
+  switch (constraint) {
+    case 'start':
+      return { edge: 'start', px: before }
+    case 'end':
+      return { edge: 'end', px: after }
+    case 'centre':
+      return { edge: 'centre', px: roundPx(middleOn(box, axis) - middleOn(parent, axis)) }
+    case 'both':
+      return { edge: 'both', before, after }
+    case 'scale':
+      return size > 0
+        ? { edge: 'scale', at: before / size, size: sizeOn(box, axis) / size }
+        : { edge: 'start', px: before }
+  }
+}
 
 /** Where a layer is held along one axis: at the middle if it stands there, else at the nearer edge. */
 const findAnchor = (box: Box, parent: Box, axis: Axis): Anchor => {
@@ -24,13 +46,17 @@ export const overlayNode = (draft: Draft, parent: Box, isUnder: boolean): Layout
   const ownHeight = fitsItself(draft, 'height') && !isShape(node)
   // What is as wide as its words is not broken by where it is held.
   const keeps = layer.type === 'text' && (layer.lines !== undefined || layer.sizing.width === 'fit')
+  const anchor = (axis: Axis, constraint: Constraint | undefined): Anchor =>
+    constraint
+      ? statedAnchor(constraint, node.box, parent, axis)
+      : findAnchor(node.box, parent, axis)
   return {
     ...node,
     keepsLines: node.keepsLines || keeps,
     placement: {
       kind: 'overlay',
-      x: findAnchor(node.box, parent, 'x'),
-      y: findAnchor(node.box, parent, 'y'),
+      x: anchor('x', layer.constraints?.horizontal),
+      y: anchor('y', layer.constraints?.vertical),
       isUnder,
     },
     sizing: {

@@ -6,6 +6,8 @@ export type Measured = {
   readonly node: LayoutNode
   /** Without limits: as wide as its content on one line. Undefined: as wide as it may be. */
   readonly widest: number | undefined
+  /** As narrow as it can get, where it may shrink; absent: it keeps its width. */
+  readonly least?: number
   /** Its height at a width. */
   height(width: number): number
 }
@@ -79,6 +81,62 @@ const solveColumn = (
   })
 }
 
+/** Takes what is too much from children that may be narrower, each in proportion to its width. */
+const shrinkWidths = (
+  children: readonly Measured[],
+  widths: readonly number[],
+  room: number,
+): number[] => {
+  const result = [...widths]
+  const floor = (i: number): number =>
+    children[i]!.node.sizing.width === 'fixed'
+      ? result[i]!
+      : Math.min(result[i]!, children[i]!.least ?? result[i]!)
+  for (let turn = 0; turn < children.length; turn++) {
+    const excess = result.reduce((sum, w) => sum + w, 0) - room
+    if (excess <= 0.01) break
+    const open = result.flatMap((w, i) => (w > floor(i) + 0.01 ? [i] : []))
+    const total = open.reduce((sum, i) => sum + result[i]!, 0)
+    if (open.length === 0) break
+    for (const i of open) {
+      result[i] = Math.max(floor(i), result[i]! - (excess * result[i]!) / total)
+    }
+  }
+  return result
+}
+
+/** How wide each child of a container is that is `width` wide, in px. */
+export const solveWidths = (
+  flow: Flow,
+  children: readonly Measured[],
+  width: number,
+): readonly number[] => {
+  const padding = resolveSides(flow.padding)
+  const inner = Math.max(0, width - padding.left - padding.right)
+  switch (flow.kind) {
+    case 'row':
+      return flow.wrap
+        ? children.map((child) => widthIn(child, inner, false))
+        : shareWidths(children, inner, flow.gap)
+    case 'column':
+      return children.map((child) => {
+        const { margin, self = flow.align, sizing } = child.node
+        const room = inner - margin.left - margin.right
+        return widthIn(child, room, self === 'stretch' && sizing.width !== 'fit')
+      })
+    case 'grid': {
+      const shares = flow.tracks ?? Array.from({ length: flow.columns }, () => 1)
+      const total = shares.reduce((sum, share) => sum + share, 0)
+      const room = Math.max(0, inner - flow.columnGap * (flow.columns - 1))
+      return children.map((child, i) => {
+        const { margin, sizing } = child.node
+        const track = (room * shares[i % flow.columns]!) / total
+        return widthIn(child, track - margin.left - margin.right, sizing.width === 'stretch')
+      })
+    }
+  }
+}
+
 /** CSS Flexible Box Layout 1, 9.7, for children that share what is left or shrink where it is not enough. */
 const shareWidths = (children: readonly Measured[], inner: number, gap: number): number[] => {
   const outer = (node: LayoutNode): number => node.margin.left + node.margin.right
@@ -95,7 +153,10 @@ const shareWidths = (children: readonly Measured[], inner: number, gap: number):
     const share =
       open.length === 0 ? 0 : Math.max(0, (inner - gaps - margins - taken) / open.length)
     const limited = open.find((i) => clampWidth(share, children[i]!.node) !== share)
-    if (limited === undefined) return children.map((_, i) => fixed.get(i) ?? share)
+    if (limited === undefined) {
+      const widths = children.map((_, i) => fixed.get(i) ?? share)
+      return shrinkWidths(children, widths, inner - gaps - margins)
+    }
     fixed.set(limited, clampWidth(share, children[limited]!.node))
   }
 }

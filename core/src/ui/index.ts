@@ -7,10 +7,12 @@ import { findArtboards } from '../meaning/find-artboards.js'
 import { findTitle } from '../meaning/find-title.js'
 import { notes } from '../notes/catalogue.js'
 import type { Note } from '../notes/note.js'
+import { spreadTree, USUAL_BREAKPOINTS } from '../responsive/spread.js'
 import { createMeasure } from '../text/measure.js'
 import { Account } from './account.js'
 import { AssetCollector } from './asset-collector.js'
 import { buildNode, OUTSIDE } from './build/index.js'
+import { breakpointsOf, joinSteps } from './join-steps.js'
 import type { UiAsset, UiNode, UiPage } from './nodes.js'
 import { buildTheme, type UiTheme } from './theme.js'
 
@@ -101,13 +103,28 @@ export const buildUi = (
     const tree = inferLayout(root, { measure, assets: design.assets })
     const free = countFree(tree)
     if (free > 0) account.add(notes.placedAbsolutely(root.key, free))
-    const node = buildNode({ account, collector, measure, pages: pageKeys, title }, tree, OUTSIDE)
+    const isScreen = screens.has(root.key)
+    const spread = spreadTree(tree, { measure, isScreen, breakpoints: USUAL_BREAKPOINTS })
+    const menus = new Map<string, string>()
+    const menuId = (key: string): string => {
+      const id = menus.get(key) ?? (menus.size === 0 ? 'menu' : `menu-${menus.size + 1}`)
+      menus.set(key, id)
+      return id
+    }
+    const context = { account, collector, measure, pages: pageKeys, title, menuId }
+    const joined = joinSteps(
+      spread.steps.map(({ fromPx, root: step }) => ({
+        fromPx,
+        root: finishRoot(buildNode(context, step, OUTSIDE), isScreen),
+      })),
+    )
     return {
       key: root.key,
       name: root.name,
-      root: finishRoot(node, screens.has(root.key)),
+      root: joined,
       widthPx: root.box.width,
       heightPx: root.box.height,
+      breakpoints: breakpointsOf(joined),
     }
   })
   for (const group of artboardsOf(design, roots)) {

@@ -1,4 +1,4 @@
-import type { Box, Corners, Sides } from '../design/geometry.js'
+import { roundPx, type Box, type Corners, type Sides } from '../design/geometry.js'
 import type { AutoLayout, Sizing } from '../design/layout.js'
 import type { CrossAlign } from '../layout/node.js'
 import type { Blend, Effect, Paint } from '../design/paint.js'
@@ -8,11 +8,16 @@ import type { TextStyle } from '../design/text.js'
  * A place along one axis: the distance from an edge of the parent to the same edge of the node, or between
  * their middles. `hold` is the part of the node a distance from the parent's start leads to.
  */
-export type Anchor = {
-  readonly edge: 'start' | 'centre' | 'end'
-  readonly px: number
-  readonly hold: 'start' | 'centre' | 'end'
-}
+export type Anchor =
+  | {
+      readonly edge: 'start' | 'centre' | 'end'
+      readonly px: number
+      readonly hold: 'start' | 'centre' | 'end'
+    }
+  /** Held at both edges of the parent: it grows with it. Distances in px. */
+  | { readonly edge: 'both'; readonly before: number; readonly after: number }
+  /** Grows with the parent in proportion: where it begins and how large it is, as shares of the parent. */
+  | { readonly edge: 'scale'; readonly at: number; readonly size: number }
 
 export type UiPlace =
   | { readonly kind: 'root' }
@@ -74,6 +79,14 @@ export type UiStyle = {
     readonly maxHeight?: number | undefined
   }
   readonly arrange: UiArrangement
+  /** The widest its content gets, in px; beyond that the padding grows on both sides alike. */
+  readonly contentMax?: number | undefined
+  /** Content that is wider than the box is reached by scrolling the box sideways. */
+  readonly scrolls?: boolean
+  /** It is a panel over the page, shown on demand, below a head of this height in px. */
+  readonly folds?: { readonly topPx: number; readonly color: string }
+  /** It is never wider than its parent, whatever its own width says. */
+  readonly fitsParent?: boolean
   /** Keeps its proportions, width to height. */
   readonly ratio?: number
   /** Bottom first. */
@@ -96,17 +109,35 @@ export type UiLink =
   | { readonly kind: 'page'; readonly page: string }
   | { readonly kind: 'address'; readonly url: string }
 
+/** What a node is like from a width of the window on, up to the next step. */
+export type UiStep = {
+  /** In px; the first step begins at 0. */
+  readonly fromPx: number
+  /** Absent: it is not shown. */
+  readonly node?: UiNode | undefined
+  /** Its place among its siblings where that is not the one it has in the tree; 0: as in the tree. */
+  readonly order: number
+}
+
 type UiCommon = {
   /** Key of the layer this node stands for. */
   readonly layer: string
   readonly name: string
+  /** How it is where it is shown widest, when it has steps; else at every width. */
   readonly style: UiStyle
+  /** From narrow to wide; absent: the same at every width. */
+  readonly steps?: readonly UiStep[]
+  /** Of a tree at one step: a place among its siblings that a person has said. */
+  readonly order?: number
+  /** Of a tree at one step: it is not shown there. */
+  readonly isHidden?: boolean
 }
 
 /** A piece of a text: characters in one style, or the end of a line. */
 export type UiRun =
   | { readonly kind: 'text'; readonly text: string; readonly style: Partial<TextStyle> }
-  | { readonly kind: 'break' }
+  /** `shownAt`: for each of the text's steps, whether the line ends here; absent: always. */
+  | { readonly kind: 'break'; readonly shownAt?: readonly boolean[] }
 
 export type UiBox = UiCommon & {
   readonly type: 'box'
@@ -114,7 +145,18 @@ export type UiBox = UiCommon & {
   readonly link?: UiLink
   /** Accessible name, where the content has no text to give one. */
   readonly label?: string
+  /** It folds away behind the button that shows this menu, where `style.folds` says so. */
+  readonly menu?: string
   readonly children: readonly UiNode[]
+}
+/** The button that shows a menu that is folded away. */
+export type UiMenuButton = UiCommon & {
+  readonly type: 'menu-button'
+  /** The menu it shows. */
+  readonly menu: string
+  readonly label: string
+  /** The drawing on it. */
+  readonly asset: string
 }
 export type UiText = UiCommon & {
   readonly type: 'text'
@@ -124,6 +166,8 @@ export type UiText = UiCommon & {
   readonly align: 'start' | 'centre' | 'end' | 'justify'
   /** Whether lines break where the width asks for it, or only where the text says so. */
   readonly wraps: boolean
+  /** A word that is longer than the line breaks rather than reach out of it. */
+  readonly breaksWords?: boolean
   readonly runs: readonly UiRun[]
 }
 export type UiImage = UiCommon & {
@@ -133,7 +177,7 @@ export type UiImage = UiCommon & {
   readonly alt: string
   readonly link?: UiLink
 }
-export type UiNode = UiBox | UiText | UiImage
+export type UiNode = UiBox | UiText | UiImage | UiMenuButton
 
 export type UiPage = {
   /** Key of the screen, or of the layer that was selected. */
@@ -142,6 +186,8 @@ export type UiPage = {
   readonly root: UiNode
   readonly widthPx: number
   readonly heightPx: number
+  /** Widths in px at which the page changes, from narrow to wide. */
+  readonly breakpoints: readonly number[]
 }
 
 /** A file the pages show: a picture from the design, or a drawing made from vector layers. */
@@ -152,4 +198,18 @@ export type UiAsset = {
   readonly content:
     | { readonly kind: 'bytes'; readonly base64: string; readonly extension: string }
     | { readonly kind: 'svg'; readonly text: string }
+}
+
+/** Moves what holds a node by `px` against the edge it is held at: a larger box begins earlier. */
+export const moveAnchor = (anchor: Anchor, px: number): Anchor => {
+  switch (anchor.edge) {
+    case 'start':
+    case 'end':
+      return { ...anchor, px: roundPx(anchor.px + px) }
+    case 'both':
+      return { ...anchor, before: roundPx(anchor.before + px), after: roundPx(anchor.after + px) }
+    case 'centre':
+    case 'scale':
+      return anchor
+  }
 }

@@ -84,6 +84,7 @@ export const html: Target = {
     )
     const dialect: Dialect = {
       classAttribute: 'class',
+      menuTarget: 'popovertarget',
       link: (link) => ({
         tag: 'a',
         attributes: [text('href', link.kind === 'page' ? paths.get(link.page)! : link.url)],

@@ -122,6 +122,7 @@ export const react: Target = {
       let usesLink = false
       const dialect: Dialect = {
         classAttribute: 'className',
+        menuTarget: 'popoverTarget',
         link(link) {
           if (link.kind === 'address') return { tag: 'a', attributes: [text('href', link.url)] }
           // A project of one screen has no router: a link to that screen is a plain one.

@@ -1,10 +1,12 @@
-import type { UiImage, UiLink, UiNode, UiText } from '../../ui/nodes.js'
+import type { UiImage, UiLink, UiMenuButton, UiNode, UiText } from '../../ui/nodes.js'
 import type { Styling } from '../styling/styling.js'
 import { text, type Attribute, type MarkupElement, type MarkupNode } from './markup.js'
 
 /** What differs between the targets that write tags. */
 export type Dialect = {
   readonly classAttribute: string
+  /** The attribute of a button that names what it shows. */
+  readonly menuTarget: string
   /** The element a link becomes and the attributes that make it lead somewhere. */
   link(link: UiLink): { readonly tag: string; readonly attributes: readonly Attribute[] }
   /** The attribute that shows a picture. */
@@ -27,7 +29,11 @@ const mark = (options: MarkupOptions, layer: string): Attribute[] =>
 const buildRuns = (node: UiText, options: MarkupOptions): MarkupNode[] =>
   node.runs.map((run): MarkupNode => {
     if (run.kind === 'break') {
-      return { kind: 'element', tag: 'br', attributes: [], content: 'text', children: [] }
+      const classes = options.styling.lineBreak(
+        (run.shownAt ?? []).map((isShown, i) => ({ fromPx: node.steps![i]!.fromPx, isShown })),
+      )
+      const attributes = classAttribute(options, classes)
+      return { kind: 'element', tag: 'br', attributes, content: 'text', children: [] }
     }
     const classes = options.styling.run(run.style)
     const piece: MarkupNode = { kind: 'text', text: run.text }
@@ -100,6 +106,34 @@ const buildImage = (node: UiImage, options: MarkupOptions): MarkupElement => {
   }
 }
 
+/** The browser itself opens and closes what the button names, also by Escape and by a click elsewhere. */
+const buildMenuButton = (node: UiMenuButton, options: MarkupOptions): MarkupElement => ({
+  kind: 'element',
+  tag: 'button',
+  content: 'blocks',
+  layer: node.layer,
+  attributes: [
+    text('type', 'button'),
+    text(options.dialect.menuTarget, node.menu),
+    text('aria-label', node.label),
+    ...classAttribute(options, options.styling.node(node)),
+    ...mark(options, node.layer),
+  ],
+  children: [
+    {
+      kind: 'element',
+      tag: 'img',
+      content: 'text',
+      attributes: [
+        options.dialect.source(node.asset),
+        text('alt', ''),
+        ...classAttribute(options, options.styling.menuIcon()),
+      ],
+      children: [],
+    },
+  ],
+})
+
 /** Writes a UI node down as tags. */
 export const buildMarkup = (node: UiNode, options: MarkupOptions): MarkupElement => {
   switch (node.type) {
@@ -107,16 +141,19 @@ export const buildMarkup = (node: UiNode, options: MarkupOptions): MarkupElement
       return buildText(node, options)
     case 'image':
       return buildImage(node, options)
+    case 'menu-button':
+      return buildMenuButton(node, options)
     case 'box': {
       const link = node.link && options.dialect.link(node.link)
       return {
         kind: 'element',
-        tag: link?.tag ?? node.landmark ?? 'div',
+        tag: link?.tag ?? node.landmark ?? (node.menu ? 'nav' : 'div'),
         content: 'blocks',
         layer: node.layer,
         attributes: [
           ...(link?.attributes ?? []),
           ...(node.label ? [text('aria-label', node.label)] : []),
+          ...(node.menu ? [text('id', node.menu), text('popover', 'auto')] : []),
           ...classAttribute(options, options.styling.node(node)),
           ...mark(options, node.layer),
         ],

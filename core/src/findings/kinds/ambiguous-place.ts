@@ -6,7 +6,13 @@ import type { Found, FindingKind } from '../kind.js'
 // Nearer to the middle than this, neither edge is the nearer one for sure.
 const NEAR_MIDDLE = 0.1
 
-const WORDS = { start: 'left', centre: 'middle', end: 'right' } as const
+const WORDS = {
+  start: 'left',
+  centre: 'middle',
+  end: 'right',
+  both: 'left and right',
+  scale: 'proportion',
+} as const
 
 /** Something laid over its container whose place does not tell what it keeps its distance to. */
 export const ambiguousPlace: FindingKind = {

@@ -13,6 +13,8 @@ export type BuildContext = {
   readonly pages: ReadonlySet<string>
   /** Key of the text that is the page's title. */
   readonly title: string | undefined
+  /** The name of a menu in the page, by the key of its panel. */
+  menuId(key: string): string
 }
 
 /** What a node must know of the one it stands in. */

@@ -3,15 +3,14 @@ import type { Layer } from '../../design/layer.js'
 import { walkLayers } from '../../design/walk.js'
 import { drawLayer } from '../../drawing/index.js'
 import type { LayoutNode } from '../../layout/index.js'
-import type { Anchor, UiNode, UiStyle } from '../nodes.js'
+import { moveAnchor, type Anchor, type UiNode, type UiStyle } from '../nodes.js'
 import type { BuildContext, Surroundings } from './context.js'
 import { buildLink } from './link.js'
 import { buildStyle } from './style.js'
 
 /** The style of a picture of the drawing: its own paint is inside, and strokes make it larger by `pad`. */
 const asDrawn = (style: UiStyle, box: Box, pad: number): UiStyle => {
-  const move = (anchor: Anchor): Anchor =>
-    anchor.edge === 'centre' ? anchor : { ...anchor, px: roundPx(anchor.px - pad) }
+  const move = (anchor: Anchor): Anchor => moveAnchor(anchor, -pad)
   return {
     ...style,
     place:

@@ -3,7 +3,14 @@ import type { Layer } from '../../design/layer.js'
 import type { LayoutNode } from '../../layout/index.js'
 import type { Anchor as PlacedAnchor } from '../../layout/index.js'
 import type { Paint } from '../../design/paint.js'
-import type { Anchor, UiArrangement, UiFill, UiPlace, UiStyle } from '../nodes.js'
+import {
+  moveAnchor,
+  type Anchor,
+  type UiArrangement,
+  type UiFill,
+  type UiPlace,
+  type UiStyle,
+} from '../nodes.js'
 import { buildBorder } from './border.js'
 import type { BuildContext, Surroundings } from './context.js'
 
@@ -20,6 +27,11 @@ const placeOf = (node: LayoutNode, around: Surroundings): UiPlace => {
   }
   const inset = around.border?.kind === 'border' ? around.border.widths : undefined
   const within = (anchor: PlacedAnchor, start: number, end: number): Anchor => {
+    if (anchor.edge === 'scale') return anchor
+    if (anchor.edge === 'both') {
+      const { before, after } = anchor
+      return { edge: 'both', before: roundPx(before - start), after: roundPx(after - end) }
+    }
     const by = anchor.edge === 'start' ? start : anchor.edge === 'end' ? end : 0
     return { edge: anchor.edge, px: roundPx(anchor.px - by), hold: 'start' }
   }
@@ -74,6 +86,10 @@ export const buildStyle = (
     height: { sizing: node.sizing.height, px: roundPx(node.box.height) },
     limits: node.limits,
     arrange,
+    ...(node.contentMax === undefined ? {} : { contentMax: node.contentMax }),
+    ...(node.scrolls ? { scrolls: true } : {}),
+    ...(node.fitsParent ? { fitsParent: true } : {}),
+    ...(node.folds ? { folds: node.folds } : {}),
     ...(node.ratio === undefined ? {} : { ratio: node.ratio }),
     fills: buildFills(context, layer),
     ...(border ? { border } : {}),
@@ -96,8 +112,7 @@ export const growByOutline = (style: UiStyle): UiStyle => {
   const { border, place } = style
   if (border?.kind !== 'outline' || place.kind !== 'absolute') return style
   const by = border.widths.top + border.offsetPx
-  const move = (anchor: Anchor): Anchor =>
-    anchor.edge === 'centre' ? anchor : { ...anchor, px: roundPx(anchor.px - by) }
+  const move = (anchor: Anchor): Anchor => moveAnchor(anchor, -by)
   return {
     ...style,
     place: {

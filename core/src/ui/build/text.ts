@@ -47,6 +47,7 @@ export const buildText = (
     textStyle: layer.style,
     align: node.textAlign ?? layer.align,
     wraps,
+    ...(node.breaksWords ? { breaksWords: true } : {}),
     runs: buildRuns(layer, !wraps),
     style: fitted,
   }

@@ -1,5 +1,6 @@
 import { resolveSides, type Sides } from '../../../design/geometry.js'
 import type { UiBorder, UiStyle } from '../../../ui/nodes.js'
+import { valueSlot, type Slot } from './slots.js'
 import type { TailwindTheme } from './theme.js'
 import { decimal, spacing } from './values.js'
 
@@ -7,35 +8,15 @@ const ITEMS = {
   start: 'items-start',
   centre: 'items-center',
   end: 'items-end',
-  stretch: '',
+  stretch: 'items-stretch',
   baseline: 'items-baseline',
 } as const
 const JUSTIFY = {
-  start: '',
+  start: 'justify-start',
   centre: 'justify-center',
   end: 'justify-end',
   between: 'justify-between',
 } as const
-
-/** `p-4`, `px-4 py-2`, or one class per side, whichever is shortest. */
-const sides = (
-  name: string,
-  { top, right, bottom, left }: Sides,
-  value: (px: number, side: string) => string,
-): string[] => {
-  const write = (suffix: string, px: number, side: string): string[] =>
-    px === 0 ? [] : [`${name}${suffix}-${value(px, side)}`]
-  if (top === right && right === bottom && bottom === left) return write('', top, 'all')
-  const x =
-    left === right
-      ? write('x', left, 'x')
-      : [...write('l', left, 'left'), ...write('r', right, 'right')]
-  const y =
-    top === bottom
-      ? write('y', top, 'y')
-      : [...write('t', top, 'top'), ...write('b', bottom, 'bottom')]
-  return [...x, ...y]
-}
 
 const lengthToken = (theme: TailwindTheme, style: UiStyle, field: string, px: number): string =>
   theme.find(style.tokens[field], 'space', (value) => value === px) ?? spacing(px)
@@ -52,18 +33,27 @@ const paddingInside = (padding: Sides, border: UiBorder | undefined): Sides => {
   }
 }
 
-const gapClasses = (
-  theme: TailwindTheme,
-  style: UiStyle,
-  column: number,
-  row: number,
-  fields: [string, string],
-): string[] => {
-  if (column === row)
-    return column === 0 ? [] : [`gap-${lengthToken(theme, style, fields[0], column)}`]
+const isUniform = ({ top, right, bottom, left }: Sides): boolean =>
+  top === right && right === bottom && bottom === left
+
+/** Padding that keeps the content to a width in the middle, and is never less than `px`. */
+const heldPadding = (px: number, contentMax: number): string =>
+  `[max(${decimal(px)}px,calc((100%-${decimal(contentMax)}px)/2))]`
+
+const paddingSlots = (theme: TailwindTheme, style: UiStyle, padding: Sides): Slot[] => {
+  const token = (px: number, side: string): string => {
+    const sides = side === 'left' || side === 'right' ? 'x' : 'y'
+    const [a, b] = sides === 'x' ? [padding.left, padding.right] : [padding.top, padding.bottom]
+    if (sides === 'x' && style.contentMax !== undefined && a === b)
+      return heldPadding(px, style.contentMax)
+    const field = isUniform(padding) ? 'layout.padding' : `layout.padding.${a === b ? sides : side}`
+    return lengthToken(theme, style, field, px)
+  }
   return [
-    ...(column === 0 ? [] : [`gap-x-${lengthToken(theme, style, fields[0], column)}`]),
-    ...(row === 0 ? [] : [`gap-y-${lengthToken(theme, style, fields[1], row)}`]),
+    valueSlot('pl', token(padding.left, 'left')),
+    valueSlot('pr', token(padding.right, 'right')),
+    valueSlot('pt', token(padding.top, 'top')),
+    valueSlot('pb', token(padding.bottom, 'bottom')),
   ]
 }
 
@@ -72,25 +62,27 @@ const tracks = (shares: readonly number[]): string =>
   shares.map((share) => `minmax(0,${decimal(share)}fr)`).join('_')
 
 /** How a box arranges what is in it: the direction, gaps, padding and alignment. */
-export const arrangeClasses = (theme: TailwindTheme, style: UiStyle): string[] => {
+export const arrangeSlots = (theme: TailwindTheme, style: UiStyle): Slot[] => {
   const { arrange } = style
-  if (arrange.kind === 'none' || arrange.kind === 'free') return []
-  const stated = resolveSides(arrange.padding)
-  const inside = paddingInside(stated, style.border)
-  const padding = sides('p', inside, (px, side) => {
-    const field = side === 'all' ? 'layout.padding' : `layout.padding.${side}`
-    return lengthToken(theme, style, field, px)
-  })
+  if (arrange.kind === 'none' || arrange.kind === 'free') return [{ slot: 'display', token: '' }]
+  const inside = paddingInside(resolveSides(arrange.padding), style.border)
+  const padding = paddingSlots(theme, style, inside)
+  const gaps = (column: number, row: number, fields: readonly [string, string]): Slot[] => [
+    valueSlot('gap-x', lengthToken(theme, style, fields[0], column)),
+    valueSlot('gap-y', lengthToken(theme, style, column === row ? fields[0] : fields[1], row)),
+  ]
   if (arrange.kind === 'grid') {
     return [
-      'grid',
-      arrange.tracks ? `grid-cols-[${tracks(arrange.tracks)}]` : `grid-cols-${arrange.columns}`,
-      ...gapClasses(theme, style, arrange.columnGap, arrange.rowGap, [
-        'layout.columnGap',
-        'layout.rowGap',
-      ]),
+      { slot: 'display', token: 'grid' },
+      {
+        slot: 'grid-cols',
+        token: arrange.tracks
+          ? `grid-cols-[${tracks(arrange.tracks)}]`
+          : `grid-cols-${arrange.columns}`,
+      },
+      ...gaps(arrange.columnGap, arrange.rowGap, ['layout.columnGap', 'layout.rowGap']),
       ...padding,
-      ITEMS[arrange.align],
+      { slot: 'items', token: ITEMS[arrange.align] },
     ]
   }
   const { gap, lineGap = gap } = arrange
@@ -99,12 +91,12 @@ export const arrangeClasses = (theme: TailwindTheme, style: UiStyle): string[] =
     ? [gap, arrange.wrap ? lineGap : gap]
     : [arrange.wrap ? lineGap : gap, gap]
   return [
-    'flex',
-    isRow ? '' : 'flex-col',
-    arrange.wrap ? 'flex-wrap' : '',
-    ...gapClasses(theme, style, column, row, ['layout.gap', 'layout.gap']),
+    { slot: 'display', token: 'flex' },
+    { slot: 'direction', token: isRow ? 'flex-row' : 'flex-col' },
+    { slot: 'flex-wrap', token: arrange.wrap ? 'flex-wrap' : 'flex-nowrap' },
+    ...gaps(column, row, ['layout.gap', 'layout.gap']),
     ...padding,
-    ITEMS[arrange.align],
-    JUSTIFY[arrange.distribute],
+    { slot: 'items', token: ITEMS[arrange.align] },
+    { slot: 'justify', token: JUSTIFY[arrange.distribute] },
   ]
 }

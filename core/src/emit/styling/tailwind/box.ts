@@ -1,7 +1,8 @@
 import type { Corners } from '../../../design/geometry.js'
 import type { UiFill, UiStyle } from '../../../ui/nodes.js'
-import { arrangeClasses } from './arrange.js'
-import { placeClasses, sizeClasses } from './place.js'
+import { arrangeSlots } from './arrange.js'
+import { placeSlots, sizeSlots } from './place.js'
+import { valueSlot, type Slot } from './slots.js'
 import type { TailwindTheme } from './theme.js'
 import { cssColor, cssPaint, cssShadow, decimal } from './values.js'
 
@@ -17,115 +18,153 @@ export const colorClass = (
   return `${prefix}-${slug ?? `[${cssColor(color, opacity)}]`}`
 }
 
-const PICTURE_FIT = {
-  cover: ['bg-cover', 'bg-center'],
-  contain: ['bg-contain', 'bg-center', 'bg-no-repeat'],
-  fill: ['bg-[length:100%_100%]'],
+const PICTURE_SIZE = {
+  cover: 'bg-cover',
+  contain: 'bg-contain',
+  fill: 'bg-[length:100%_100%]',
 } as const
 
-const pictureClasses = ({ fit, tile }: Extract<UiFill, { kind: 'picture' }>): readonly string[] => {
-  if (fit !== 'tile') return PICTURE_FIT[fit]
+/** How a picture behind the content is fitted: size, place, whether it repeats. */
+const pictureSlots = ({ fit, tile }: Extract<UiFill, { kind: 'picture' }>): Slot[] => {
+  if (fit !== 'tile') {
+    return [
+      { slot: 'bg-size', token: PICTURE_SIZE[fit] },
+      { slot: 'bg-position', token: fit === 'fill' ? 'bg-[position:0_0]' : 'bg-center' },
+      { slot: 'bg-repeat', token: fit === 'contain' ? 'bg-no-repeat' : 'bg-repeat' },
+    ]
+  }
   if (!tile) return []
   const { x, y, width, height } = tile
-  const place = x === 0 && y === 0 ? [] : [`bg-[position:${decimal(x)}px_${decimal(y)}px]`]
-  return [`bg-[length:${decimal(width)}px_${decimal(height)}px]`, ...place]
-}
-
-const fillClasses = (
-  theme: TailwindTheme,
-  style: UiStyle,
-  address: (asset: string) => string,
-): string[] => {
-  const { fills, width, height, tokens } = style
-  const box = { width: width.px, height: height.px }
-  const [first] = fills
-  if (!first) return []
-  if (fills.length === 1 && first.kind === 'solid') {
-    return [colorClass(theme, 'bg', tokens['fills.0.color'], first.color, first.opacity)]
-  }
-  const picture = fills.find((fill) => fill.kind === 'picture')
-  // CSS lists the topmost layer first.
   return [
-    `bg-[${[...fills]
-      .reverse()
-      .map((paint) => cssPaint(paint, box, address))
-      .join(',')}]`,
-    ...(picture ? pictureClasses(picture) : []),
+    { slot: 'bg-size', token: `bg-[length:${decimal(width)}px_${decimal(height)}px]` },
+    {
+      slot: 'bg-position',
+      token: `bg-[position:${decimal(x)}${x === 0 ? '' : 'px'}_${decimal(y)}${y === 0 ? '' : 'px'}]`,
+    },
   ]
 }
 
-const widthSuffix = (px: number): string =>
-  px === 1 ? '' : Number.isInteger(px) ? `-${px}` : `-[${decimal(px)}px]`
+const fillSlots = (
+  theme: TailwindTheme,
+  style: UiStyle,
+  address: (asset: string) => string,
+): Slot[] => {
+  const { fills, width, height, tokens } = style
+  const box = { width: width.px, height: height.px }
+  const [first] = fills
+  const color = (token: string): Slot => ({ slot: 'bg-color', token })
+  const image = (token: string): Slot => ({ slot: 'bg-image', token })
+  if (!first) {
+    const { folds } = style
+    return [color(folds ? `bg-[${cssColor(folds.color)}]` : 'bg-transparent'), image('bg-none')]
+  }
+  if (fills.length === 1 && first.kind === 'solid') {
+    return [
+      color(colorClass(theme, 'bg', tokens['fills.0.color'], first.color, first.opacity)),
+      image('bg-none'),
+    ]
+  }
+  const picture = fills.find((fill) => fill.kind === 'picture')
+  // CSS lists the topmost layer first.
+  const list = [...fills].reverse().map((paint) => cssPaint(paint, box, address))
+  return [
+    color('bg-transparent'),
+    image(`bg-[${list.join(',')}]`),
+    ...(picture ? pictureSlots(picture) : []),
+  ]
+}
 
-const borderClasses = (theme: TailwindTheme, style: UiStyle): string[] => {
+const widthValue = (px: number): string =>
+  px === 1 ? '' : Number.isInteger(px) ? String(px) : `[${decimal(px)}px]`
+
+const SIDE_LETTERS = [
+  ['t', 'top'],
+  ['r', 'right'],
+  ['b', 'bottom'],
+  ['l', 'left'],
+] as const
+
+const borderSlots = (theme: TailwindTheme, style: UiStyle): Slot[] => {
   const { border } = style
-  if (!border) return []
-  const { top, right, bottom, left } = border.widths
+  const none: Slot[] = [
+    ...SIDE_LETTERS.map(([side]) => valueSlot(`border-${side}`, '0')),
+    { slot: 'outline-width', token: 'outline-0' },
+  ]
+  if (!border) return none
   const color = (prefix: string): string =>
     colorClass(theme, prefix, style.tokens['strokes.0.paint.color'], border.color)
   if (border.kind === 'outline') {
     const offset = border.offsetPx
     return [
-      border.dashed ? 'outline-dashed' : '',
-      `outline${widthSuffix(top)}`,
-      offset === 0
-        ? ''
-        : Number.isInteger(offset)
-          ? signedInteger('outline-offset', offset)
-          : `outline-offset-[${decimal(offset)}px]`,
-      color('outline'),
+      ...none.slice(0, 4),
+      { slot: 'outline-style', token: border.dashed ? 'outline-dashed' : 'outline-solid' },
+      {
+        slot: 'outline-width',
+        token: ['outline', widthValue(border.widths.top)].filter((part) => part !== '').join('-'),
+      },
+      {
+        slot: 'outline-offset',
+        token:
+          offset === 0
+            ? ''
+            : Number.isInteger(offset)
+              ? signedInteger('outline-offset', offset)
+              : `outline-offset-[${decimal(offset)}px]`,
+      },
+      { slot: 'outline-color', token: color('outline') },
     ]
   }
-  const isUniform = top === right && right === bottom && bottom === left
-  const widths = isUniform
-    ? [`border${widthSuffix(top)}`]
-    : (
-        [
-          ['t', top],
-          ['r', right],
-          ['b', bottom],
-          ['l', left],
-        ] as const
-      ).flatMap(([side, px]) => (px > 0 ? [`border-${side}${widthSuffix(px)}`] : []))
-  return [...widths, border.dashed ? 'border-dashed' : '', color('border')]
+  return [
+    ...SIDE_LETTERS.map(([side, name]) =>
+      border.widths[name] > 0
+        ? valueSlot(`border-${side}`, widthValue(border.widths[name]))
+        : valueSlot(`border-${side}`, '0'),
+    ),
+    none[4]!,
+    { slot: 'border-style', token: border.dashed ? 'border-dashed' : 'border-solid' },
+    { slot: 'border-color', token: color('border') },
+  ]
 }
 
 const signedInteger = (name: string, value: number): string =>
   value < 0 ? `-${name}-${-value}` : `${name}-${value}`
 
 const RADII: Readonly<Record<number, string>> = {
-  2: '-xs',
-  4: '-sm',
-  6: '-md',
-  8: '-lg',
-  12: '-xl',
-  16: '-2xl',
-  24: '-3xl',
-  32: '-4xl',
+  0: 'none',
+  2: 'xs',
+  4: 'sm',
+  6: 'md',
+  8: 'lg',
+  12: 'xl',
+  16: '2xl',
+  24: '3xl',
+  32: '4xl',
 }
 
-const radiusSuffix = (px: number, smallest: number): string =>
-  px >= smallest / 2 && px > 0 ? '-full' : (RADII[px] ?? `-[${decimal(px)}px]`)
+const radiusValue = (px: number, smallest: number): string =>
+  px >= smallest / 2 && px > 0 ? 'full' : (RADII[px] ?? `[${decimal(px)}px]`)
 
-const cornerClasses = (theme: TailwindTheme, style: UiStyle): string[] => {
+const cornerSlots = (theme: TailwindTheme, style: UiStyle): Slot[] => {
   const { corners, width, height } = style
   const { topLeft, topRight, bottomRight, bottomLeft } = corners
   // Only a box of known size can be called fully round; one that grows keeps its radius.
   const smallest = Math.min(width.px || Infinity, height.px || Infinity)
   const isUniform = topLeft === topRight && topRight === bottomRight && bottomRight === bottomLeft
-  if (isUniform) {
-    if (topLeft === 0) return []
-    const slug = theme.find(style.tokens['radius'], 'radius', (value) => value === topLeft)
-    return [slug ? `rounded-${slug}` : `rounded${radiusSuffix(topLeft, smallest)}`]
-  }
+  const slug =
+    isUniform && topLeft > 0
+      ? theme.find(style.tokens['radius'], 'radius', (value) => value === topLeft)
+      : undefined
   const each: [string, keyof Corners][] = [
     ['tl', 'topLeft'],
     ['tr', 'topRight'],
     ['br', 'bottomRight'],
     ['bl', 'bottomLeft'],
   ]
-  return each.flatMap(([name, corner]) =>
-    corners[corner] > 0 ? [`rounded-${name}${radiusSuffix(corners[corner], Infinity)}`] : [],
+  return each.map(([name, corner]) =>
+    valueSlot(
+      `rounded-${name}`,
+      slug ?? radiusValue(corners[corner], isUniform ? smallest : Infinity),
+    ),
   )
 }
 
@@ -137,69 +176,90 @@ const isSameShadow =
   (value: unknown): boolean =>
     JSON.stringify(value) === JSON.stringify(style.effects.filter((e) => e.kind === 'shadow'))
 
-const effectClasses = (theme: TailwindTheme, style: UiStyle, caster: ShadowCaster): string[] => {
+const shadowSlot = (theme: TailwindTheme, style: UiStyle, caster: ShadowCaster): Slot => {
   const shadows = style.effects.filter((e) => e.kind === 'shadow')
   const slug =
     caster === 'box'
       ? theme.find(style.tokens['effects'], 'shadow', isSameShadow(style))
       : undefined
   const prefix = { box: 'shadow', text: 'text-shadow', drawing: 'drop-shadow' }[caster]
+  const slot = { box: 'shadow', text: 'text-shadow', drawing: 'filter' }[caster]
+  if (slug) return { slot, token: `shadow-${slug}` }
   const written = shadows.map((shadow) => cssShadow(shadow, caster === 'box'))
-  const shadow = slug
-    ? [`shadow-${slug}`]
-    : written.length === 0
-      ? []
-      : caster === 'drawing' && written.length > 1
-        ? [`filter-[${written.map((w) => `drop-shadow(${w})`).join('_')}]`]
-        : [`${prefix}-[${written.join(',')}]`]
-  const blurs = style.effects.flatMap((effect) => {
-    if (effect.kind === 'blur') return [`blur-[${decimal(effect.radius)}px]`]
-    if (effect.kind === 'backdrop-blur') return [`backdrop-blur-[${decimal(effect.radius)}px]`]
-    return []
-  })
-  return [...shadow, ...blurs]
+  if (written.length === 0)
+    return { slot, token: caster === 'drawing' ? 'filter-none' : `${prefix}-none` }
+  return caster === 'drawing' && written.length > 1
+    ? { slot, token: `filter-[${written.map((w) => `drop-shadow(${w})`).join('_')}]` }
+    : { slot, token: `${prefix}-[${written.join(',')}]` }
 }
 
-const compositeClasses = ({ opacity, blend, rotationDeg, clip }: UiStyle): string[] => {
-  const share = opacity * 100
-  const turn = decimal(Math.abs(rotationDeg))
+const effectSlots = (theme: TailwindTheme, style: UiStyle, caster: ShadowCaster): Slot[] => {
+  const radiusOf = (kind: 'blur' | 'backdrop-blur'): string => {
+    const effect = style.effects.find((e) => e.kind === kind)
+    return effect && 'radius' in effect ? `[${decimal(effect.radius)}px]` : 'none'
+  }
   return [
-    opacity === 1
-      ? ''
-      : Number.isInteger(share)
-        ? `opacity-${share}`
-        : `opacity-[${decimal(opacity)}]`,
-    blend === 'normal' ? '' : `mix-blend-${blend}`,
-    rotationDeg === 0
-      ? ''
-      : Number.isInteger(rotationDeg)
-        ? `${rotationDeg < 0 ? '-' : ''}rotate-${turn}`
-        : `rotate-[${decimal(rotationDeg)}deg]`,
-    clip ? 'overflow-hidden' : '',
+    shadowSlot(theme, style, caster),
+    { slot: 'blur', token: `blur-${radiusOf('blur')}` },
+    { slot: 'backdrop-blur', token: `backdrop-blur-${radiusOf('backdrop-blur')}` },
   ]
 }
 
-/** The classes of a box, in the order: place, size, arrangement, paint, effects. */
-export const boxClasses = (
-  theme: TailwindTheme,
-  style: UiStyle,
-  options: {
-    readonly isRelative: boolean
-    /** Something is painted under its content, but not under itself. */
-    readonly isIsolated: boolean
-    readonly caster: ShadowCaster
-    readonly address: (asset: string) => string
-  },
-): string[] =>
-  [
-    options.isRelative && style.place.kind !== 'absolute' ? 'relative' : '',
-    options.isIsolated ? 'isolate' : '',
-    ...placeClasses(style),
-    ...arrangeClasses(theme, style),
-    ...sizeClasses(style),
-    ...cornerClasses(theme, style),
-    ...borderClasses(theme, style),
-    ...fillClasses(theme, style, options.address),
-    ...effectClasses(theme, style, options.caster),
-    ...compositeClasses(style),
-  ].filter((name) => name !== '')
+const overflowOf = ({ clip, scrolls, folds }: UiStyle): string => {
+  if (folds) return 'overflow-y-auto'
+  if (scrolls) return 'overflow-x-auto'
+  return clip ? 'overflow-hidden' : 'overflow-visible'
+}
+
+const compositeSlots = (style: UiStyle): Slot[] => {
+  const { opacity, blend, rotationDeg } = style
+  const share = opacity * 100
+  const turn = decimal(Math.abs(rotationDeg))
+  return [
+    {
+      slot: 'opacity',
+      token: Number.isInteger(share) ? `opacity-${share}` : `opacity-[${decimal(opacity)}]`,
+    },
+    { slot: 'blend', token: `mix-blend-${blend}` },
+    {
+      slot: 'rotate',
+      token: Number.isInteger(rotationDeg)
+        ? `${rotationDeg < 0 ? '-' : ''}rotate-${turn}`
+        : `rotate-[${decimal(rotationDeg)}deg]`,
+    },
+    { slot: 'overflow', token: overflowOf(style) },
+  ]
+}
+
+export type BoxOptions = {
+  /** Something in it is placed by its edges. */
+  readonly isHeld: boolean
+  /** Something is painted under its content, but not under itself. */
+  readonly isIsolated: boolean
+  readonly caster: ShadowCaster
+  readonly address: (asset: string) => string
+}
+
+/** What a box says of itself, in the order: place, arrangement, size, paint, effects. */
+export const boxSlots = (theme: TailwindTheme, style: UiStyle, options: BoxOptions): Slot[] => {
+  const isHeld = options.isHeld && style.place.kind !== 'absolute'
+  const arrange = arrangeSlots(theme, style)
+  const shown: Slot[] = style.folds
+    ? [
+        { slot: 'display', token: 'hidden' },
+        { slot: 'open', token: `open:${arrange[0]!.token || 'block'}` },
+        ...arrange.slice(1),
+      ]
+    : arrange
+  return [
+    ...placeSlots(style, isHeld),
+    { slot: 'isolate', token: options.isIsolated ? 'isolate' : 'isolation-auto' },
+    ...shown,
+    ...sizeSlots(style),
+    ...cornerSlots(theme, style),
+    ...borderSlots(theme, style),
+    ...fillSlots(theme, style, options.address),
+    ...effectSlots(theme, style, options.caster),
+    ...compositeSlots(style),
+  ]
+}

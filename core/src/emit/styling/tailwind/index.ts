@@ -1,8 +1,9 @@
 import type { UiImage, UiNode } from '../../../ui/nodes.js'
 import type { UiProject } from '../../../ui/index.js'
 import type { Styling } from '../styling.js'
-import { boxClasses, type ShadowCaster } from './box.js'
-import { runClasses, textClasses } from './text.js'
+import { boxSlots, type ShadowCaster } from './box.js'
+import { plainClasses, steppedClasses, type Slot } from './slots.js'
+import { runClasses, textSlots } from './text.js'
 import { TailwindTheme } from './theme.js'
 
 const FIT = { cover: 'object-cover', contain: 'object-contain', fill: 'object-fill' } as const
@@ -36,6 +37,17 @@ const holdsUnder = (node: UiNode): boolean =>
   node.type === 'box' &&
   node.children.some(({ style: { place } }) => place.kind === 'absolute' && place.isUnder)
 
+/** Tailwind's base sheet keeps pictures inside their parents; only a limit of their own needs a class. */
+const asPicture = (slot: Slot): Slot =>
+  slot.slot === 'max-w' && (slot.token === 'max-w-none' || slot.token === 'max-w-full')
+    ? { slot: 'max-w', token: '' }
+    : slot
+
+const overflowing = (node: UiNode): Slot[] =>
+  node.style.place.kind === 'absolute' && !node.style.fitsParent
+    ? [{ slot: 'max-w', token: 'max-w-none' }]
+    : []
+
 export type TailwindOptions = {
   /** The rules of the fonts that are delivered. */
   readonly fonts: readonly string[]
@@ -56,31 +68,63 @@ export const createTailwind = (
     for (const name of given) classes.add(name)
     return given
   }
-  const box = (node: UiNode): string[] =>
-    boxClasses(theme, node.style, {
-      isRelative: holdsAbsolute(node),
+  const isRoot = (node: UiNode): boolean => node.style.place.kind === 'root'
+  const box = (node: UiNode): Slot[] =>
+    boxSlots(theme, node.style, {
+      isHeld: holdsAbsolute(node),
       isIsolated: holdsUnder(node),
       caster: casterOf(node),
       address,
     })
-  const isRoot = (node: UiNode): boolean => node.style.place.kind === 'root'
+  const slotsOf = (node: UiNode): Slot[] => {
+    const own = box(node)
+    switch (node.type) {
+      case 'image':
+        return [...own.map(asPicture), { slot: 'fit', token: FIT[node.fit] }, ...overflowing(node)]
+      case 'text':
+        return [...own, ...textSlots(theme, node, isRoot(node) ? undefined : mainFamily)]
+      default:
+        return isRoot(node) && mainFamily
+          ? [...own, { slot: 'family', token: theme.font(mainFamily) }]
+          : own
+    }
+  }
+  const classesOf = (node: UiNode, slots: (node: UiNode) => Slot[]): string[] =>
+    node.steps
+      ? steppedClasses(
+          node.steps.map(({ fromPx, node: look, order }) => ({
+            fromPx,
+            slots: look && [
+              ...slots(look),
+              { slot: 'order', token: order === 0 ? 'order-none' : `order-${order}` },
+            ],
+          })),
+        )
+      : plainClasses(slots(node))
 
   return {
     classes,
-    node(node) {
-      const own = box(node)
-      if (node.type === 'image') {
-        own.push(FIT[node.fit], node.style.place.kind === 'absolute' ? 'max-w-none' : '')
-      }
-      if (node.type === 'text')
-        own.push(...textClasses(theme, node, isRoot(node) ? undefined : mainFamily))
-      else if (isRoot(node) && mainFamily) own.push(theme.font(mainFamily))
-      return hand(own)
-    },
+    node: (node) => hand(classesOf(node, slotsOf)),
     run: (style) => hand(runClasses(theme, style)),
     frame: (node: UiImage) =>
-      hand([...box(node), ...(node.style.place.kind === 'flow' ? ['block'] : [])]),
+      hand(
+        classesOf(node, (look) =>
+          look.style.place.kind === 'flow'
+            ? [...box(look), { slot: 'link', token: 'block' }]
+            : box(look),
+        ),
+      ),
     picture: (node: UiImage) => hand(['size-full', FIT[node.fit]]),
+    menuIcon: () => hand(['size-6']),
+    lineBreak: (steps) =>
+      hand(
+        steppedClasses(
+          steps.map(({ fromPx, isShown }) => ({
+            fromPx,
+            slots: isShown ? [{ slot: 'display', token: 'inline' }] : undefined,
+          })),
+        ).filter((name) => name !== 'inline'),
+      ),
     stylesheet() {
       const declarations = theme.declarations()
       const block =

@@ -1,5 +1,6 @@
 import type { Anchor, UiPlace, UiStyle } from '../../../ui/nodes.js'
-import { decimal, signed, spacing } from './values.js'
+import { valueSlot, type Slot } from './slots.js'
+import { decimal, spacing } from './values.js'
 
 const SELF = {
   start: 'self-start',
@@ -11,106 +12,177 @@ const SELF = {
 
 type FlowPlace = Extract<UiPlace, { kind: 'flow' }>
 
+/** A length that may be negative, as the part of a class after its name. */
+const signedValue = (px: number): string => (px < 0 ? `-${spacing(-px)}` : spacing(px))
+
 /** Margins, with a stroke that reaches over the box taken off on every side. */
-const marginClasses = ({ margin, isPushed }: FlowPlace, bleedPx: number): string[] => {
-  const { top, right, bottom, left } = margin
-  const [t, r, b, l] = [top - bleedPx, right - bleedPx, bottom - bleedPx, left - bleedPx]
-  const one = (name: string, px: number): string => (px === 0 ? '' : signed(name, px))
-  if (t === r && r === b && b === l && !isPushed) return [one('m', t)]
-  const x = isPushed
-    ? ['ml-auto', one('mr', r)]
-    : l === r
-      ? [one('mx', l)]
-      : [one('ml', l), one('mr', r)]
-  const y = t === b ? [one('my', t)] : [one('mt', t), one('mb', b)]
-  return [...x, ...y]
-}
+const marginSlots = ({ margin, isPushed }: FlowPlace, bleedPx: number): Slot[] => [
+  isPushed ? valueSlot('ml', 'auto') : valueSlot('ml', signedValue(margin.left - bleedPx)),
+  valueSlot('mr', signedValue(margin.right - bleedPx)),
+  valueSlot('mt', signedValue(margin.top - bleedPx)),
+  valueSlot('mb', signedValue(margin.bottom - bleedPx)),
+]
 
 const SIDE_NAMES = { x: ['left', 'right'], y: ['top', 'bottom'] } as const
 
-/** Classes that hold a node along one axis: at an edge of its parent, or at the middle. */
-const anchorClasses = (axis: 'x' | 'y', { edge, px, hold }: Anchor): string[] => {
+const percent = (share: number): string => `[${decimal(share * 100)}%]`
+
+/** Holds a node along one axis: at edges of its parent, at the middle, or in proportion to it. */
+const anchorSlots = (axis: 'x' | 'y', anchor: Anchor): Slot[] => {
   const [start, end] = SIDE_NAMES[axis]
-  if (edge === 'end') return [signed(end, px)]
-  const shift = { start: '', centre: `-translate-${axis}-1/2`, end: `-translate-${axis}-full` }
-  if (edge === 'start') return [signed(start, px), shift[hold]]
-  return [px === 0 ? `${start}-1/2` : `${start}-[calc(50%+${decimal(px)}px)]`, shift.centre]
+  const none = (side: string): Slot => valueSlot(side, 'auto')
+  const shift = (hold: 'start' | 'centre' | 'end'): Slot => ({
+    slot: `translate-${axis}`,
+    token: {
+      start: `translate-${axis}-0`,
+      centre: `-translate-${axis}-1/2`,
+      end: `-translate-${axis}-full`,
+    }[hold],
+  })
+  switch (anchor.edge) {
+    case 'both':
+      return [
+        valueSlot(start, signedValue(anchor.before)),
+        valueSlot(end, signedValue(anchor.after)),
+        shift('start'),
+      ]
+    case 'scale':
+      return [valueSlot(start, percent(anchor.at)), none(end), shift('start')]
+    case 'end':
+      return [none(start), valueSlot(end, signedValue(anchor.px)), shift('start')]
+    case 'start':
+      return [valueSlot(start, signedValue(anchor.px)), none(end), shift(anchor.hold)]
+    case 'centre': {
+      const { px } = anchor
+      return [
+        valueSlot(
+          start,
+          px === 0 ? '1/2' : `[calc(50%${px < 0 ? '-' : '+'}${decimal(Math.abs(px))}px)]`,
+        ),
+        none(end),
+        shift('centre'),
+      ]
+    }
+  }
 }
 
-/** Where a box stands in its parent. */
-export const placeClasses = ({ place, width, height, bleedPx }: UiStyle): string[] => {
+/** Where a box stands in its parent. `isHeld`: something in it is placed by its edges. */
+export const placeSlots = (style: UiStyle, isHeld: boolean): Slot[] => {
+  const { place, width, height, bleedPx, folds } = style
+  if (folds) {
+    return [
+      { slot: 'position', token: 'fixed' },
+      valueSlot('left', '0'),
+      valueSlot('right', '0'),
+      valueSlot('top', spacing(folds.topPx)),
+    ]
+  }
+  const position: Slot = { slot: 'position', token: isHeld ? 'relative' : 'static' }
   switch (place.kind) {
     case 'root':
-      return []
+      return [position]
     case 'flow':
       return [
-        place.columns > 1 ? `col-span-${place.columns}` : '',
-        place.rows > 1 ? `row-span-${place.rows}` : '',
-        ...marginClasses(place, bleedPx),
-        place.self ? SELF[place.self] : '',
+        position,
+        ...(isHeld
+          ? ['left', 'right', 'top', 'bottom'].map((side) => valueSlot(side, 'auto'))
+          : []),
+        { slot: 'col-span', token: `col-span-${place.columns}` },
+        { slot: 'row-span', token: `row-span-${place.rows}` },
+        ...marginSlots(place, bleedPx),
       ]
     case 'absolute': {
-      const under = place.isUnder ? '-z-10' : ''
+      const z: Slot = { slot: 'z', token: place.isUnder ? '-z-10' : 'z-auto' }
+      const absolute: Slot = { slot: 'position', token: 'absolute' }
       if (width.sizing === 'stretch' && height.sizing === 'stretch') {
-        return ['absolute', 'inset-0', under]
+        return [
+          absolute,
+          ...['left', 'right', 'top', 'bottom'].map((side) => valueSlot(side, '0')),
+          z,
+        ]
       }
-      return ['absolute', ...anchorClasses('x', place.x), ...anchorClasses('y', place.y), under]
+      return [absolute, ...anchorSlots('x', place.x), ...anchorSlots('y', place.y), z]
     }
   }
 }
 
-/** A child that takes the width its parent offers needs to say so only where that is not what happens anyway. */
-const stretchClasses = (
-  place: FlowPlace,
-  width: UiStyle['width'],
-  height: UiStyle['height'],
-  limits: UiStyle['limits'],
-): string[] => {
+/** How it stands across its parent's direction. */
+const selfOf = ({ place, width, height, limits }: UiStyle): string => {
+  if (place.kind !== 'flow') return 'self-auto'
   const across = place.self ?? place.align
-  const classes: string[] = []
-  if (width.sizing === 'stretch') {
-    if (place.parent === 'row') classes.push('min-w-0', 'flex-1')
-    if (place.parent === 'column' && across !== 'stretch') {
-      classes.push(limits.maxWidth === undefined && !place.self ? 'self-stretch' : 'w-full')
-    }
-  }
-  if (height.sizing === 'stretch') {
-    if (place.parent === 'column') classes.push('min-h-0', 'flex-1')
-    if (place.parent === 'row' && across !== 'stretch') classes.push('self-stretch')
-  }
-  return classes
+  const stretchesColumn =
+    place.parent === 'column' &&
+    width.sizing === 'stretch' &&
+    across !== 'stretch' &&
+    limits.maxWidth === undefined &&
+    !place.self
+  const stretchesRow = place.parent === 'row' && height.sizing === 'stretch' && across !== 'stretch'
+  if (stretchesColumn || stretchesRow) return SELF.stretch
+  return place.self ? SELF[place.self] : 'self-auto'
+}
+
+const widthOf = ({ place, width, limits }: UiStyle): string => {
+  if (place.kind === 'absolute' && place.x.edge === 'scale') return percent(place.x.size)
+  if (place.kind === 'absolute' && place.x.edge === 'both') return 'auto'
+  if (width.sizing === 'fixed') return spacing(width.px)
+  if (place.kind === 'root') return width.sizing === 'stretch' ? 'full' : 'fit'
+  if (width.sizing === 'fit') return 'auto'
+  if (place.kind === 'absolute') return 'full'
+  const across = place.self ?? place.align
+  const isLimited = limits.maxWidth !== undefined || place.self !== undefined
+  return place.parent === 'column' && across !== 'stretch' && isLimited ? 'full' : 'auto'
+}
+
+const heightOf = ({ place, height }: UiStyle): string => {
+  if (place.kind === 'absolute' && place.y.edge === 'scale') return percent(place.y.size)
+  if (place.kind === 'absolute' && place.y.edge === 'both') return 'auto'
+  if (height.sizing === 'fixed') return spacing(height.px)
+  return place.kind === 'absolute' && height.sizing === 'stretch' ? 'full' : 'auto'
 }
 
 /** How large a box is, and between which limits. */
-export const sizeClasses = (style: UiStyle): string[] => {
-  const { place, width, height } = style
+export const sizeSlots = (style: UiStyle): Slot[] => {
+  const { place, width, height, limits, folds } = style
+  if (folds) return [valueSlot('w', 'full')]
   const isIn = (parent: string): boolean => place.kind === 'flow' && place.parent === parent
-  const bothFixed = width.sizing === 'fixed' && height.sizing === 'fixed'
-  const classes: string[] = []
-  if (bothFixed && width.px === height.px) classes.push(`size-${spacing(width.px)}`)
-  else {
-    if (width.sizing === 'fixed') classes.push(`w-${spacing(width.px)}`)
-    if (height.sizing === 'fixed') classes.push(`h-${spacing(height.px)}`)
-  }
-  if (place.kind === 'root') {
-    if (width.sizing === 'stretch') classes.push('w-full')
-    if (width.sizing === 'fit') classes.push('w-fit')
-    if (height.sizing === 'stretch') classes.push('min-h-screen')
-  } else if (place.kind === 'absolute') {
-    if (width.sizing === 'stretch' && height.sizing === 'stretch') classes.push('size-full')
-    else if (width.sizing === 'stretch') classes.push('w-full')
-    else if (height.sizing === 'stretch') classes.push('h-full')
-  } else {
-    classes.push(...stretchClasses(place, width, height, style.limits))
-    if (isIn('grid') && width.sizing === 'fit') classes.push('justify-self-start')
-    if ((isIn('row') && width.sizing === 'fixed') || (isIn('column') && height.sizing === 'fixed'))
-      classes.push('shrink-0')
-  }
-  if (style.ratio !== undefined) classes.push(`aspect-[${decimal(style.ratio * 1000)}/1000]`)
-  const { minWidth, maxWidth, minHeight, maxHeight } = style.limits
-  if (minWidth !== undefined) classes.push(`min-w-${spacing(minWidth)}`)
-  if (maxWidth !== undefined) classes.push(`max-w-${spacing(maxWidth)}`)
-  if (minHeight !== undefined) classes.push(`min-h-${spacing(minHeight)}`)
-  if (maxHeight !== undefined) classes.push(`max-h-${spacing(maxHeight)}`)
-  return classes
+  const grows =
+    (isIn('row') && width.sizing === 'stretch') || (isIn('column') && height.sizing === 'stretch')
+  const isRigid =
+    (isIn('row') && width.sizing === 'fixed') || (isIn('column') && height.sizing === 'fixed')
+  const isRoot = place.kind === 'root'
+  const least = (px: number | undefined, otherwise: string): string =>
+    px === undefined ? otherwise : spacing(px)
+  const mayShrink = isIn('row') && width.sizing === 'stretch'
+  return [
+    valueSlot('w', widthOf(style)),
+    valueSlot('h', heightOf(style)),
+    valueSlot('min-w', least(limits.minWidth, mayShrink || style.scrolls ? '0' : 'auto')),
+    {
+      slot: 'min-h',
+      token: `min-h-${isRoot && height.sizing === 'stretch' ? 'screen' : least(limits.minHeight, isIn('column') && height.sizing === 'stretch' ? '0' : 'auto')}`,
+    },
+    { slot: 'flex', token: grows ? 'flex-1' : 'flex-initial', resets: ['shrink'] },
+    ...(grows
+      ? []
+      : [{ slot: 'shrink', token: isRigid && !style.fitsParent ? 'shrink-0' : 'shrink' }]),
+    { slot: 'self', token: selfOf(style) },
+    {
+      slot: 'justify-self',
+      token: isIn('grid') && width.sizing === 'fit' ? 'justify-self-start' : 'justify-self-auto',
+    },
+    {
+      slot: 'aspect',
+      token:
+        style.ratio === undefined ? 'aspect-auto' : `aspect-[${decimal(style.ratio * 1000)}/1000]`,
+    },
+    valueSlot(
+      'max-w',
+      limits.maxWidth === undefined
+        ? style.fitsParent
+          ? 'full'
+          : 'none'
+        : spacing(limits.maxWidth),
+    ),
+    valueSlot('max-h', limits.maxHeight === undefined ? 'none' : spacing(limits.maxHeight)),
+  ]
 }

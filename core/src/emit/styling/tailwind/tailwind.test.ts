@@ -29,7 +29,7 @@ describe('sizes in the flow', () => {
       'stretching across a row',
       box({ sizing: { height: 'stretch' } }),
       row,
-      'w-25 self-stretch shrink-0',
+      'w-25 shrink-0 self-stretch',
     ],
     [
       'stretching along a column',
@@ -41,7 +41,7 @@ describe('sizes in the flow', () => {
       'stretching across a column',
       box({ sizing: { width: 'stretch' } }),
       column,
-      'h-10 self-stretch shrink-0',
+      'h-10 shrink-0 self-stretch',
     ],
     [
       'stretching across a column that stretches its children anyway',
@@ -53,7 +53,7 @@ describe('sizes in the flow', () => {
       'limits',
       box({ limits: { minWidth: 40, maxWidth: 320 } }),
       row,
-      'w-25 h-10 shrink-0 min-w-10 max-w-80',
+      'w-25 h-10 min-w-10 shrink-0 max-w-80',
     ],
     ['a square', box({ box: { x: 0, y: 0, width: 24, height: 24 } }), row, 'size-6 shrink-0'],
   ])('%s', (_what, child, screen, classes) => {

@@ -1,6 +1,7 @@
 import type { TextStyle } from '../../../design/text.js'
 import type { UiText } from '../../../ui/nodes.js'
 import { colorClass } from './box.js'
+import type { Slot } from './slots.js'
 import type { TailwindTheme } from './theme.js'
 import { decimal, spacing } from './values.js'
 
@@ -31,13 +32,13 @@ const WEIGHTS: Readonly<Record<number, string>> = {
   900: 'black',
 }
 const CASES = {
-  'as-typed': '',
+  'as-typed': 'normal-case',
   upper: 'uppercase',
   lower: 'lowercase',
   title: 'capitalize',
 } as const
 const ALIGN = {
-  start: '',
+  start: 'text-start',
   centre: 'text-center',
   end: 'text-end',
   justify: 'text-justify',
@@ -66,26 +67,41 @@ const findTypeToken = (
 
 const weightClass = (weight: number): string => `font-${WEIGHTS[weight] ?? `[${weight}]`}`
 
-/** Classes of a text. `inherited` is the family set further out, which need not be said again. */
-export const textClasses = (
+/** What a text says of its letters. `inherited` is the family set further out, which need not be said again. */
+export const textSlots = (
   theme: TailwindTheme,
   node: UiText,
   inherited: string | undefined,
-): string[] => {
+): Slot[] => {
   const { textStyle: style } = node
   const token = findTypeToken(theme, style, node.style.tokens['style'])
   return [
-    style.family === inherited ? '' : theme.font(style.family),
-    token ? `text-${token}` : sizeClass(style.size, style.lineHeight),
-    token || style.weight === 400 ? '' : weightClass(style.weight),
-    style.italic ? 'italic' : '',
-    token || style.letterSpacing === 0 ? '' : `tracking-[${decimal(style.letterSpacing)}px]`,
-    ALIGN[node.align],
-    colorClass(theme, 'text', node.style.tokens['style.color'], style.color),
-    style.decoration === 'none' ? '' : style.decoration,
-    CASES[style.case],
-    node.wraps ? '' : 'whitespace-nowrap',
-  ].filter((name) => name !== '')
+    { slot: 'family', token: style.family === inherited ? '' : theme.font(style.family) },
+    { slot: 'type', token: token ? `text-${token}` : sizeClass(style.size, style.lineHeight) },
+    // A token of type says weight and tracking too.
+    { slot: 'weight', token: token ? '' : weightClass(style.weight) },
+    { slot: 'italic', token: style.italic ? 'italic' : 'not-italic' },
+    {
+      slot: 'tracking',
+      token: token
+        ? ''
+        : style.letterSpacing === 0
+          ? 'tracking-normal'
+          : `tracking-[${decimal(style.letterSpacing)}px]`,
+    },
+    { slot: 'align', token: ALIGN[node.align] },
+    {
+      slot: 'color',
+      token: colorClass(theme, 'text', node.style.tokens['style.color'], style.color),
+    },
+    {
+      slot: 'decoration',
+      token: style.decoration === 'none' ? 'no-underline' : style.decoration,
+    },
+    { slot: 'case', token: CASES[style.case] },
+    { slot: 'whitespace', token: node.wraps ? 'whitespace-normal' : 'whitespace-nowrap' },
+    { slot: 'wrap-words', token: node.breaksWords ? 'wrap-anywhere' : 'wrap-normal' },
+  ]
 }
 
 /** Classes for what a run says differently from its text. */
@@ -102,6 +118,6 @@ export const runClasses = (theme: TailwindTheme, style: Partial<TextStyle>): str
   if (style.decoration !== undefined) {
     classes.push(style.decoration === 'none' ? 'no-underline' : style.decoration)
   }
-  if (style.case !== undefined) classes.push(CASES[style.case] || 'normal-case')
+  if (style.case !== undefined) classes.push(CASES[style.case])
   return classes
 }

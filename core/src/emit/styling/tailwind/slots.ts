@@ -1,0 +1,182 @@
+/**
+ * One property of an element and the class that sets it. All classes are written for single properties first, so
+ * that two looks of an element can be compared property by property; `shorten` joins them where one class will do.
+ */
+export type Slot = {
+  /** What it sets; `l`, `r`, `t`, `b` at the end of a family name are sides. */
+  readonly slot: string
+  /** The class. */
+  readonly token: string
+  /** The part of the class after the name of the property, where a shorter class may stand for several. */
+  readonly value?: string
+  /** Other slots this class sets as well. */
+  readonly resets?: readonly string[]
+}
+
+/** What an element has without any class: classes that say so are left out until something is to be undone. */
+const INITIAL: Readonly<Record<string, string>> = {
+  align: 'text-start',
+  aspect: 'aspect-auto',
+  'backdrop-blur': 'backdrop-blur-none',
+  'bg-color': 'bg-transparent',
+  'bg-image': 'bg-none',
+  'bg-position': 'bg-[position:0_0]',
+  'bg-repeat': 'bg-repeat',
+  'bg-size': 'bg-auto',
+  blend: 'mix-blend-normal',
+  blur: 'blur-none',
+  'border-style': 'border-solid',
+  case: 'normal-case',
+  'col-span': 'col-span-1',
+  decoration: 'no-underline',
+  direction: 'flex-row',
+  filter: 'filter-none',
+  flex: 'flex-initial',
+  'flex-wrap': 'flex-nowrap',
+  isolate: 'isolation-auto',
+  italic: 'not-italic',
+  items: 'items-stretch',
+  justify: 'justify-start',
+  'justify-self': 'justify-self-auto',
+  opacity: 'opacity-100',
+  open: '',
+  order: 'order-none',
+  'outline-style': 'outline-solid',
+  'outline-width': 'outline-0',
+  overflow: 'overflow-visible',
+  position: 'static',
+  rotate: 'rotate-0',
+  'row-span': 'row-span-1',
+  self: 'self-auto',
+  shadow: 'shadow-none',
+  shrink: 'shrink',
+  'text-shadow': 'text-shadow-none',
+  tracking: 'tracking-normal',
+  'translate-x': 'translate-x-0',
+  'translate-y': 'translate-y-0',
+  weight: 'font-normal',
+  whitespace: 'whitespace-normal',
+  'wrap-words': 'wrap-normal',
+  z: 'z-auto',
+}
+
+/** Families of four sides, of two axes or of two lengths, with what a missing one is. */
+const SIDES: Readonly<Record<string, string>> = { p: '0', m: '0' }
+const initialOf = (slot: string): string => {
+  const known = INITIAL[slot]
+  if (known !== undefined) return known
+  const side = /^([pm])[lrtb]$/.exec(slot)
+  if (side) return `${slot}-${SIDES[side[1]!]!}`
+  if (/^(left|right|top|bottom|w|h|min-w|min-h)$/.test(slot)) return `${slot}-auto`
+  if (/^max-[wh]$/.test(slot)) return `${slot}-none`
+  if (/^gap-[xy]$/.test(slot)) return `${slot}-0`
+  if (/^border-[lrtb]$/.test(slot)) return `${slot}-0`
+  if (/^rounded-(tl|tr|br|bl)$/.test(slot)) return `${slot}-none`
+  return ''
+}
+
+/** Classes that stand for several: the parts, in order, and the name of the whole. */
+const SHORT: readonly (readonly [whole: string, parts: readonly string[]])[] = [
+  ['p', ['pl', 'pr', 'pt', 'pb']],
+  ['px', ['pl', 'pr']],
+  ['py', ['pt', 'pb']],
+  ['m', ['ml', 'mr', 'mt', 'mb']],
+  ['mx', ['ml', 'mr']],
+  ['my', ['mt', 'mb']],
+  ['gap', ['gap-x', 'gap-y']],
+  ['size', ['w', 'h']],
+  ['inset', ['left', 'right', 'top', 'bottom']],
+  ['inset-x', ['left', 'right']],
+  ['inset-y', ['top', 'bottom']],
+  ['border', ['border-t', 'border-r', 'border-b', 'border-l']],
+  ['rounded', ['rounded-tl', 'rounded-tr', 'rounded-br', 'rounded-bl']],
+]
+
+/** A class of a name and a value, negative ones with the sign in front: `m`, `-[3px]` → `m-[-3px]`. */
+const nameClass = (name: string, value: string): string => {
+  if (value === '') return name
+  if (!value.startsWith('-')) return `${name}-${value}`
+  const positive = value.slice(1)
+  return positive.startsWith('[') ? `${name}-[-${positive.slice(1)}` : `-${name}-${positive}`
+}
+
+/** A slot whose class is its name and a value: `valueSlot('pl', '4')` is `pl-4`. */
+export const valueSlot = (slot: string, value: string): Slot => ({
+  slot,
+  token: nameClass(slot, value),
+  value,
+})
+
+/** Joins classes of single properties where one class says the same. */
+const shorten = (slots: readonly Slot[]): string[] => {
+  const left = new Map(slots.map((slot) => [slot.slot, slot]))
+  for (const [whole, parts] of SHORT) {
+    const found = parts.map((part) => left.get(part))
+    const value = found[0]?.value
+    if (value === undefined || !found.every((slot) => slot?.value === value)) continue
+    left.set(parts[0]!, { slot: parts[0]!, token: nameClass(whole, value) })
+    for (const part of parts.slice(1)) left.delete(part)
+  }
+  return [...left.values()].map((slot) => slot.token)
+}
+
+const isInitial = ({ slot, token }: Slot): boolean => token === '' || token === initialOf(slot)
+
+/** The classes of an element that looks the same at every width. */
+export const plainClasses = (slots: readonly Slot[]): string[] =>
+  shorten(slots.filter((slot) => !isInitial(slot)))
+
+/** The theme's own names for widths of the window, in px (its unit is rem, of 16 px). */
+const NAMED: Readonly<Record<number, string>> = {
+  640: 'sm',
+  768: 'md',
+  1024: 'lg',
+  1280: 'xl',
+  1536: '2xl',
+}
+
+/** What stands before a class that holds from a width on: 768 → `md`, 900 → `min-[56.25rem]`. */
+export const variantOf = (px: number): string => NAMED[px] ?? `min-[${px / 16}rem]`
+
+/**
+ * The classes of an element whose look differs by width, the narrowest first: each look says only what is
+ * different from the one before it. `looks` holds undefined where the element is not shown.
+ */
+export const steppedClasses = (
+  looks: readonly { readonly fromPx: number; readonly slots: readonly Slot[] | undefined }[],
+): string[] => {
+  const state = new Map<string, string>()
+  const classes: string[] = []
+  let isFirst = true
+  let isHidden = false
+  for (const { fromPx, slots } of looks) {
+    const prefix = fromPx === 0 ? '' : `${variantOf(fromPx)}:`
+    if (!slots) {
+      if (!isHidden) classes.push(`${prefix}hidden`)
+      isHidden = true
+      continue
+    }
+    if (isFirst) {
+      // What is not shown yet may have its look from the start: nobody sees it.
+      const display = slots.find((s) => s.slot === 'display')
+      const own = plainClasses(isHidden ? slots.filter((s) => s !== display) : slots)
+      classes.push(...own)
+      if (isHidden) classes.push(`${prefix}${display?.token || 'block'}`)
+      for (const { slot, token } of slots) state.set(slot, token)
+    } else {
+      const changed = slots.filter(({ slot, token }) => {
+        const before = state.get(slot) ?? initialOf(slot)
+        return slot === 'display' && isHidden ? true : token !== before
+      })
+      for (const { slot, token, resets } of changed) {
+        state.set(slot, token)
+        for (const other of resets ?? []) state.delete(other)
+      }
+      const written = changed.filter(({ slot, token }) => slot === 'display' || token !== '')
+      classes.push(...shorten(written).map((token) => `${prefix}${token || 'block'}`))
+    }
+    isFirst = false
+    isHidden = false
+  }
+  return classes
+}

@@ -1,0 +1,81 @@
+import type { LayoutNode } from '../layout/index.js'
+import { flowChildren } from './solver.js'
+
+/** The head of a page ends here, in px. */
+const HEAD_PX = 160
+const LEAST_LINKS = 3
+const WIDEST_LINK_PX = 190
+const LARGEST_LINK_TYPE_PX = 20
+
+const isLabel = (node: LayoutNode): boolean => {
+  const { layer } = node
+  if (layer.type !== 'text' || layer.style.size > LARGEST_LINK_TYPE_PX) return false
+  const lines = layer.lines?.length ?? 1
+  const text = layer.runs.map((run) => run.text).join('')
+  return lines === 1 && node.box.width <= WIDEST_LINK_PX && /\p{L}{2}/u.test(text)
+}
+
+/** A label, or a box around one. */
+const isLinkLike = (node: LayoutNode): boolean => {
+  if (isLabel(node)) return true
+  const [only, ...others] = node.children
+  return (
+    only !== undefined &&
+    others.length === 0 &&
+    node.box.width <= WIDEST_LINK_PX &&
+    isLinkLike(only)
+  )
+}
+
+/** Where navigation stands among the children of a row: a container of links, or a run of them. */
+export type Navigation = { readonly from: number; readonly to: number }
+
+const typeOf = (node: LayoutNode): string =>
+  node.layer.type === 'text'
+    ? `${node.layer.style.size} ${node.layer.style.weight} ${node.layer.style.family}`
+    : 'box'
+
+/** The name of the place may look like a link too: it stands apart, or is set in another type. */
+const startOfLinks = (children: readonly LayoutNode[], from: number, to: number): number => {
+  const pushed = children.findIndex((child, i) => i > from && i < to && child.isPushed)
+  if (pushed > 0) return pushed
+  const isOther = from === 0 && to > 1 && typeOf(children[0]!) !== typeOf(children[1]!)
+  return isOther ? from + 1 : from
+}
+
+/** Navigation in a row in the head of a page; `top` is where the row begins and `share` its part of the page's width. */
+export const findNavigation = (
+  node: LayoutNode,
+  top: number,
+  share: number,
+): Navigation | undefined => {
+  const { arrangement } = node
+  if (arrangement.kind !== 'row' || arrangement.wrap || top > HEAD_PX || share < 0.5)
+    return undefined
+  const children = flowChildren(node)
+  const inner = children.findIndex(
+    (child) =>
+      child.arrangement.kind === 'row' &&
+      child.children.length >= LEAST_LINKS &&
+      flowChildren(child).every(isLinkLike),
+  )
+  if (inner >= 0) return { from: inner, to: inner + 1 }
+  // A name or sign of the place comes first; what follows are links.
+  let best: Navigation | undefined
+  for (let from = 0; from < children.length; from++) {
+    let to = from
+    while (to < children.length && isLinkLike(children[to]!)) to++
+    const start = startOfLinks(children, from, to)
+    const isLonger = to - start > (best ? best.to - best.from : LEAST_LINKS - 1)
+    if (isLonger) best = { from: start, to }
+    from = to
+  }
+  return best
+}
+
+/** Whether a run of children can be given a container of its own without a change of looks. */
+export const canWrap = (children: readonly LayoutNode[]): boolean =>
+  children.every(
+    (child, i) =>
+      child.self === undefined && child.margin.top === 0 && (i === 0 || !child.isPushed),
+  )

@@ -1,0 +1,200 @@
+import { resolveSides } from '../design/geometry.js'
+import type { LayoutNode } from '../layout/index.js'
+import { canWrap, findNavigation } from './navigation.js'
+import { flowChildren, isInFlow, type Solver } from './solver.js'
+import { findTableRows, isTableGrid } from './tables.js'
+import { createKeys, mapNodes, wrapNodes } from './tree.js'
+
+/** The narrowest window that is cared for, in px (WCAG 2.2, 1.4.10). */
+export const NARROWEST_PX = 320
+/** What is wider than this may not fit into the narrowest window. */
+const ALWAYS_FITS_PX = 280
+/** Even padding of at least this much on both sides of the page stands for content that is held to a width. */
+const HELD_PADDING_PX = 56
+/** What stays of it where the window is narrower. */
+const LEAST_SIDE_PX = 24
+const SAME_PX = 2
+
+const isPainted = ({ layer }: LayoutNode): boolean =>
+  ('fills' in layer && layer.fills.length > 0) || ('strokes' in layer && layer.strokes.length > 0)
+
+/** Fixed things never reach out of their parents; pictures keep their proportions. */
+const keepInside = (node: LayoutNode): LayoutNode => {
+  const { layer, sizing, box } = node
+  if (sizing.width !== 'fixed' || box.width <= ALWAYS_FITS_PX || layer.type === 'text') return node
+  if (node.fitsParent) return node
+  const isLeaf = node.children.length === 0
+  const keepsRatio = isLeaf && box.height > 0 && (layer.type === 'image' || node.isGraphic)
+  if (keepsRatio) {
+    return {
+      ...node,
+      fitsParent: true,
+      ratio: box.width / box.height,
+      sizing: { ...sizing, height: 'fit' },
+    }
+  }
+  return { ...node, fitsParent: true }
+}
+
+/** What lies over its parent from side to side does so at any width. */
+const spanOverlay = (node: LayoutNode, parent: LayoutNode): LayoutNode => {
+  const { placement } = node
+  if (placement.kind !== 'overlay' || node.layer.constraints) return node
+  const { edge } = placement.x
+  if (edge === 'both' || edge === 'scale') return node
+  const before =
+    edge === 'start'
+      ? placement.x.px
+      : edge === 'end'
+        ? parent.box.width - placement.x.px - node.box.width
+        : (parent.box.width - node.box.width) / 2 + placement.x.px
+  const after = parent.box.width - before - node.box.width
+  const isSpanning = node.box.width >= parent.box.width - 2 * SAME_PX - 64 && before > -SAME_PX - 32
+  if (!isSpanning || node.layer.type === 'text') return node
+  return {
+    ...node,
+    placement: {
+      ...placement,
+      x: { edge: 'both', before: Math.round(before), after: Math.round(after) },
+    },
+  }
+}
+
+/** Content that stands in the middle of the page with much room on both sides is held to its width. */
+const holdContent = (node: LayoutNode, pageWidth: number): LayoutNode => {
+  const said = node.layer.widths?.contentMax
+  const { arrangement } = node
+  if (arrangement.kind === 'free') return node
+  const padding = resolveSides(arrangement.padding)
+  const hold = (contentMax: number): LayoutNode => ({
+    ...node,
+    contentMax,
+    arrangement: {
+      ...arrangement,
+      padding: {
+        ...padding,
+        left: Math.min(padding.left, LEAST_SIDE_PX),
+        right: Math.min(padding.right, LEAST_SIDE_PX),
+      },
+    },
+  })
+  if (said === null) return node
+  if (said !== undefined) return hold(said)
+  const isWide = node.box.width >= pageWidth - SAME_PX && pageWidth >= 640
+  const isEven = Math.abs(padding.left - padding.right) <= SAME_PX
+  if (!isWide || !isEven || Math.min(padding.left, padding.right) < HELD_PADDING_PX) return node
+  const inner = node.box.width - padding.left - padding.right
+  const sides = (node.box.width - inner) / 2
+  return sides === padding.left ? hold(inner) : node
+}
+
+/** Tables get a box of their own, which can be scrolled. */
+const boxTables = (node: LayoutNode, keyOf: (first: LayoutNode) => string): LayoutNode => {
+  const { arrangement } = node
+  if (arrangement.kind === 'grid' || arrangement.kind === 'free') return node
+  const grids = node.children.map((child) =>
+    isInFlow(child) && isTableGrid(child) && !child.scrolls
+      ? wrapNodes(
+          [{ ...child, sizing: { ...child.sizing, width: 'stretch' } }],
+          keyOf(child),
+          'Table',
+          {
+            kind: 'column',
+            gap: 0,
+            padding: 0,
+            align: 'stretch',
+            distribute: 'start',
+            wrap: false,
+          },
+          {
+            sizing: child.sizing,
+            margin: child.margin,
+            limits: child.limits,
+            ...(child.self ? { self: child.self } : {}),
+          },
+        )
+      : child,
+  )
+  const boxed = grids.every((child, i) => child === node.children[i])
+    ? node
+    : { ...node, children: grids }
+  const rows = findTableRows(boxed)
+  const flow = flowChildren(boxed)
+  if (!rows || arrangement.kind !== 'column') return boxed
+  const isAll = rows.from === 0 && rows.to === flow.length && boxed.children.length === flow.length
+  const hasRoom = Object.values(resolveSides(arrangement.padding)).some((px) => px > 0)
+  if (isAll && !hasRoom) return boxed
+  const run = flow.slice(rows.from, rows.to)
+  const table = wrapNodes(
+    run,
+    keyOf(run[0]!),
+    'Table',
+    { ...arrangement, padding: 0, distribute: 'start' },
+    { sizing: { width: 'stretch', height: 'fit' } },
+  )
+  const children = boxed.children.flatMap((child) =>
+    child === run[0] ? [table] : run.includes(child) ? [] : [child],
+  )
+  return { ...boxed, children }
+}
+
+/** Links beside other things in the head of a page get a container of their own, which can fold away. */
+const boxNavigation = (
+  root: LayoutNode,
+  solver: Solver,
+  keyOf: (first: LayoutNode) => string,
+): LayoutNode => {
+  const step = (node: LayoutNode, top: number): LayoutNode => {
+    const found = findNavigation(node, top, node.box.width / root.box.width)
+    if (found && node.arrangement.kind === 'row') {
+      const flow = flowChildren(node)
+      const run = flow.slice(found.from, found.to)
+      const isOne = run.length === 1
+      const isTight = solver.least(node) > NARROWEST_PX
+      if (!isTight || (!isOne && !canWrap(run))) return node
+      const { arrangement } = node
+      const panel = { is: 'panel' as const, key: '' }
+      const nav = isOne
+        ? run[0]!
+        : wrapNodes(run, keyOf(run[0]!), 'Navigation', {
+            ...arrangement,
+            padding: 0,
+            distribute: 'start',
+          })
+      const named = { ...nav, menu: { ...panel, key: nav.layer.key } }
+      return {
+        ...node,
+        children: node.children.flatMap((child) =>
+          child === run[0] ? [named] : run.includes(child) ? [] : [child],
+        ),
+      }
+    }
+    const children = node.children.map((child) => step(child, top + child.box.y))
+    return children.every((child, i) => child === node.children[i]) ? node : { ...node, children }
+  }
+  return step(root, 0)
+}
+
+/**
+ * Makes a tree ready for other widths than its own, without a change of looks at its own: what is found here
+ * holds at every width.
+ */
+export const prepareTree = (root: LayoutNode, solver: Solver, isScreen: boolean): LayoutNode => {
+  const keyOf = createKeys(root)
+  const pageWidth = root.box.width
+  const spread = (node: LayoutNode): LayoutNode => {
+    const children = node.children.map((child) => spread(spanOverlay(child, node)))
+    const isSame = children.every((child, i) => child === node.children[i])
+    return isSame ? node : { ...node, children }
+  }
+  const kept = mapNodes(spread(root), (node, depth) => {
+    const inside = depth === 0 ? node : keepInside(node)
+    const held = isScreen ? holdContent(inside, pageWidth) : inside
+    return boxTables(held, keyOf)
+  })
+  const boxed = isScreen ? boxNavigation(kept, solver, keyOf) : kept
+  const flows = boxed.arrangement.kind !== 'free'
+  return isScreen && flows ? { ...boxed, sizing: { ...boxed.sizing, width: 'stretch' } } : boxed
+}
+
+export { isPainted }

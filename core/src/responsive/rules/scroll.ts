@@ -1,0 +1,64 @@
+import { resolveSides } from '../../design/geometry.js'
+import type { LayoutNode } from '../../layout/index.js'
+import { flowChildren, type Solver } from '../solver.js'
+import { findTableRows, isTableGrid } from '../tables.js'
+import type { Comfort } from '../comfort.js'
+import type { Rule } from './rule.js'
+
+/** How wide a table's columns together must be. */
+const needOf = (rows: readonly LayoutNode[], comfort: Comfort, solver: Solver): number => {
+  const [first] = rows
+  if (first?.arrangement.kind !== 'grid') return 0
+  const { columns, columnGap, tracks, padding } = first.arrangement
+  const shares = tracks ?? Array.from({ length: columns }, () => 1)
+  const total = shares.reduce((sum, share) => sum + share, 0)
+  const widths = shares.map((share) => ({ share, comfort: 0, least: 0 }))
+  for (const row of rows) {
+    flowChildren(row).forEach((cell, i) => {
+      const width = widths[i % columns]!
+      width.comfort = Math.max(width.comfort, comfort(cell))
+      width.least = Math.max(width.least, solver.least(cell))
+    })
+  }
+  const sides = resolveSides(padding)
+  const around = (columns - 1) * columnGap + sides.left + sides.right
+  const inside = Math.max(
+    widths.reduce((sum, width) => sum + width.comfort, 0),
+    ...widths.map(({ share, least }) => (least / share) * total),
+  )
+  return Math.ceil((inside + around) / 4) * 4
+}
+
+/** The rows of a table, where a container holds nothing else. */
+const rowsOf = (node: LayoutNode): readonly LayoutNode[] => {
+  const children = flowChildren(node)
+  const run = findTableRows(node)
+  if (run && run.to - run.from === children.length) return children
+  const [only, ...others] = children
+  return only && others.length === 0 && isTableGrid(only) ? [only] : []
+}
+
+/** A table keeps its columns and is scrolled in a box of its own. */
+export const scroll: Rule = {
+  way: 'scroll',
+  evidence: 'its rows share columns, as those of a table',
+  confidence: 0.9,
+  suits: (node) => node.arrangement.kind === 'column' && rowsOf(node).length > 0,
+  apply(node, inner, { comfort, solver }) {
+    const need = needOf(
+      rowsOf(node).filter((row) => row.children.length > 0),
+      comfort,
+      solver,
+    )
+    if (need <= inner) return undefined
+    const children = node.children.map((child): LayoutNode =>
+      child.placement.kind === 'overlay'
+        ? child
+        : { ...child, limits: { ...child.limits, minWidth: need } },
+    )
+    return {
+      value: `scrolls sideways, ${need} px wide`,
+      node: { ...node, scrolls: true, children },
+    }
+  },
+}

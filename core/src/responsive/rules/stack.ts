@@ -1,0 +1,81 @@
+import { NO_MARGIN, type LayoutNode } from '../../layout/node.js'
+import { flowChildren } from '../solver.js'
+import type { Rule } from './rule.js'
+
+/** Things that stood side by side keep at least and at most this much between them, in px. */
+const LEAST_GAP_PX = 16
+const MOST_GAP_PX = 40
+
+const isDivider = (node: LayoutNode): boolean =>
+  node.children.length === 0 && node.layer.type !== 'text' && node.box.width <= 3
+
+const isLeafShape = (node: LayoutNode): boolean =>
+  node.children.length === 0 && node.layer.type !== 'text'
+
+const isPainted = ({ layer }: LayoutNode): boolean => 'fills' in layer && layer.fills.length > 0
+
+/** A thing as it stands in a column that was a row. */
+const asPart = (node: LayoutNode, hold: 'start' | 'centre'): LayoutNode => {
+  const { self: _self, ...bare } = node
+  const isText = node.layer.type === 'text'
+  // A box as large as its words, such as a button, stays so.
+  const isOwn = node.sizing.width === 'fit' && !isText && isPainted(node)
+  const keepsWidth = isOwn || (isLeafShape(node) && node.sizing.width !== 'stretch')
+  const height =
+    node.sizing.height === 'stretch' ? (isLeafShape(node) ? 'fixed' : 'fit') : node.sizing.height
+  const { maxWidth: _most, ...limits } = node.limits
+  return {
+    ...bare,
+    isPushed: false,
+    margin: NO_MARGIN,
+    limits: isText || !isLeafShape(node) ? limits : node.limits,
+    sizing: { width: keepsWidth ? node.sizing.width : 'stretch', height },
+    ...(keepsWidth ? { self: hold } : {}),
+    ...(isText && hold === 'centre' && (node.textAlign ?? 'start') === 'start'
+      ? { textAlign: 'centre' as const }
+      : {}),
+  }
+}
+
+/** Gaps that were none because surfaces touch stay none. */
+const gapOf = (node: LayoutNode, gap: number): number => {
+  const touches =
+    gap < 1 && flowChildren(node).every((c) => isPainted(c) || c.layer.type === 'image')
+  return touches ? 0 : Math.min(MOST_GAP_PX, Math.max(LEAST_GAP_PX, gap))
+}
+
+/** Side columns go under, a picture over its words. */
+export const stack: Rule = {
+  way: 'stack',
+  evidence: 'side by side each would be too narrow',
+  confidence: 0.8,
+  suits: () => true,
+  apply(node) {
+    const { arrangement } = node
+    if (arrangement.kind === 'free' || arrangement.kind === 'column') return undefined
+    const isRow = arrangement.kind === 'row'
+    const gap = isRow ? arrangement.gap : arrangement.columnGap
+    const isCentred = isRow && arrangement.distribute === 'centre'
+    return {
+      value: 'one under the other',
+      node: {
+        ...node,
+        arrangement: {
+          kind: 'column',
+          gap: gapOf(node, gap),
+          padding: arrangement.padding,
+          align: 'stretch',
+          distribute: 'start',
+          wrap: false,
+        },
+        children: node.children
+          .filter((child) => !isDivider(child) || child.placement.kind === 'overlay')
+          .map((child) =>
+            child.placement.kind === 'overlay'
+              ? child
+              : asPart(child, isCentred ? 'centre' : 'start'),
+          ),
+      },
+    }
+  },
+}

@@ -1,0 +1,47 @@
+import { areAlike } from '../alike.js'
+import { flowChildren } from '../solver.js'
+import type { Rule } from './rule.js'
+
+/** Small things are no higher than this, in px. */
+const SMALL_PX = 72
+const LEAST_GAP_PX = 8
+
+/** Buttons, chips, links and figures go on in the next line. */
+export const wrap: Rule = {
+  way: 'wrap',
+  evidence: 'they are small, and keep their size',
+  confidence: 0.85,
+  suits(node, inner, { solver }) {
+    const children = flowChildren(node)
+    const isSmall = children.every(
+      (child) =>
+        child.box.height <= SMALL_PX &&
+        child.sizing.width !== 'stretch' &&
+        solver.least(child) <= inner,
+    )
+    const areLabels = children.every((child) => solver.widest(child) <= inner)
+    return node.arrangement.kind === 'row' && isSmall && (areLabels || areAlike(children))
+  },
+  apply(node) {
+    const { arrangement } = node
+    if (arrangement.kind !== 'row') return undefined
+    const isPushing = node.children.some((child) => child.isPushed)
+    const gap = Math.max(LEAST_GAP_PX, arrangement.gap)
+    return {
+      value: 'goes on in the next line',
+      node: {
+        ...node,
+        arrangement: {
+          ...arrangement,
+          wrap: true,
+          gap,
+          lineGap: Math.min(gap, 16),
+          distribute: isPushing ? 'between' : arrangement.distribute,
+        },
+        children: node.children.map((child) =>
+          child.isPushed ? { ...child, isPushed: false } : child,
+        ),
+      },
+    }
+  },
+}

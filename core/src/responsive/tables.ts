@@ -1,0 +1,67 @@
+import type { LayoutNode } from '../layout/index.js'
+import { flowChildren } from './solver.js'
+
+/** A table has at least this many columns and rows. */
+const LEAST_COLUMNS = 3
+const LEAST_ROWS = 3
+/** Cells are no higher than this: anything higher is a card. */
+const CELL_PX = 72
+
+const isCell = (node: LayoutNode): boolean => node.box.height <= CELL_PX
+
+type Grid = Extract<LayoutNode['arrangement'], { kind: 'grid' }>
+
+const gridOf = ({ arrangement }: LayoutNode): Grid | undefined =>
+  arrangement.kind === 'grid' ? arrangement : undefined
+
+/** One row of a table: a grid of a single line of cells. */
+const isTableRow = (node: LayoutNode): boolean => {
+  const grid = gridOf(node)
+  if (!grid || grid.columns < LEAST_COLUMNS) return false
+  const cells = flowChildren(node)
+  return cells.length > 1 && cells.length <= grid.columns && cells.every(isCell)
+}
+
+const isSameColumns = (a: LayoutNode, b: LayoutNode): boolean => {
+  const [one, other] = [gridOf(a), gridOf(b)]
+  if (!one || !other || one.columns !== other.columns) return false
+  return JSON.stringify(one.tracks ?? null) === JSON.stringify(other.tracks ?? null)
+}
+
+const isRule = (node: LayoutNode): boolean =>
+  node.children.length === 0 && node.layer.type !== 'text' && node.box.height <= 3
+
+/** The children of a column, from and up to, that are the rows of one table; undefined when there is none. */
+export const findTableRows = (
+  node: LayoutNode,
+): { readonly from: number; readonly to: number } | undefined => {
+  if (node.arrangement.kind !== 'column') return undefined
+  const children = flowChildren(node)
+  for (let from = 0; from < children.length; from++) {
+    const first = children[from]!
+    if (!isTableRow(first)) continue
+    let to = from + 1
+    let rows = 1
+    for (; to < children.length; to++) {
+      const next = children[to]!
+      if (isTableRow(next) && isSameColumns(first, next)) rows++
+      else if (!isRule(next)) break
+    }
+    while (isRule(children[to - 1]!)) to--
+    if (rows >= LEAST_ROWS) return { from, to }
+  }
+  return undefined
+}
+
+/** A table whose cells all stand in one grid. */
+export const isTableGrid = (node: LayoutNode): boolean => {
+  const grid = gridOf(node)
+  if (!grid || grid.columns < LEAST_COLUMNS) return false
+  const cells = flowChildren(node)
+  return (
+    cells.length >= LEAST_ROWS * grid.columns &&
+    cells.every(isCell) &&
+    cells.filter((cell) => cell.layer.type === 'text' || cell.children.length === 1).length * 2 >
+      cells.length
+  )
+}
