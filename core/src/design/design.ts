@@ -50,7 +50,17 @@ export const designSchema = z.strictObject({
   components: z.array(componentSetSchema).default([]),
   assets: z.record(z.string().min(1), assetSchema).default({}),
   /** Screens that are one screen drawn at several widths, by their keys. */
-  artboards: z.array(z.strictObject({ screens: z.array(z.string().min(1)).min(2) })).default([]),
+  artboards: z
+    .array(
+      z.strictObject({
+        screens: z.array(z.string().min(1)).min(2),
+        /** Layers a person has matched: key → key of the same layer on the widest, or null for none. */
+        matches: z.record(z.string(), z.string().min(1).nullable()).optional(),
+      }),
+    )
+    .default([]),
+  /** Widths of the window at which screens may change, in px; absent: the usual ones. */
+  breakpoints: z.array(z.int().min(200).max(4000)).max(12).optional(),
   /** A screen is a frame; its box gives its place on the drawing board. */
   screens: z.array(frameSchema).min(1),
 })

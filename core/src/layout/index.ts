@@ -1,4 +1,4 @@
-export { inferLayout, type InferOptions } from './infer.js'
+export { inferGrouped, inferLayout, type InferOptions } from './infer.js'
 export { placesOf } from './places.js'
 export {
   layerOfNode,

@@ -42,6 +42,8 @@ import { draftText } from './text-draft.js'
 export type InferOptions = {
   readonly measure: TextMeasure
   readonly assets: Design['assets']
+  /** Keys of frames that stay containers whatever they hold; `fills`: with the room they have. */
+  readonly units?: ReadonlyMap<string, { readonly fills: boolean }>
 }
 
 /** A shell whose layer is made up when no layer of the file holds exactly its content. */
@@ -78,13 +80,14 @@ export class Inference {
     if (isContainer(layer) && layer.type !== 'group' && layer.layout) {
       return this.stated(layer, layer.layout, box)
     }
-    const { pieces, bundles } = collectPieces(layer, this.graphics, this.options.assets)
+    const { assets, units } = this.options
+    const { pieces, bundles } = collectPieces(layer, this.graphics, assets, units)
     const inside = new Inference(this.options, this.graphics)
     inside.addBundles(bundles)
     const nests = nestPieces(joinLooseVectors(joinLines(findRuledTables(pieces))))
     const own = { ...box, x: 0, y: 0 }
     // A frame that only holds things is as large as they are; room between them is a gap.
-    const fills = isRoot || isPainted(layer)
+    const fills = isRoot || isPainted(layer) || units?.get(layer.key)?.fills === true
     const shell = { layer, absorbed: [], box: own, isPadded: true, fills }
     const arrange = isContainer(layer) && layer.type !== 'group' ? layer.arrange : undefined
     return moveDraft(inside.fill(shell, nests, undefined, arrange), box)
@@ -392,4 +395,18 @@ export const inferLayout = (root: Layer, options: InferOptions): LayoutNode => {
     height: root.sizing.height === 'fit' && !isFlowing ? 'fixed' : root.sizing.height,
   } as const
   return { ...toRelative(node, box), placement: { kind: 'root' }, sizing }
+}
+
+/**
+ * Like `inferLayout`, for a container whose content has been put into frames already (`units`) and whose drawings
+ * are known.
+ */
+export const inferGrouped = (
+  root: Layer,
+  options: InferOptions,
+  graphics: ReadonlySet<Layer>,
+): LayoutNode => {
+  const box = { ...root.box, x: 0, y: 0 }
+  const { node } = new Inference(options, graphics).container(root, box, false)
+  return toRelative(node, box)
 }

@@ -196,12 +196,13 @@ const kindOf = (layer: Layer): Piece['kind'] =>
 
 /**
  * What a container holds, as a flat list in paint order. Groups and frames that only hold layers together
- * dissolve; a painted frame leaves its paint behind as a surface under its content.
+ * dissolve; a painted frame leaves its paint behind as a surface under its content. `units` stay whole, by key.
  */
 export const collectPieces = (
   container: Layer,
   graphics: ReadonlySet<Layer>,
   assets: Design['assets'],
+  units: ReadonlyMap<string, unknown> = new Map(),
 ): Pieces => {
   const pieces: Piece[] = []
   const bundles: Bundle[] = []
@@ -235,7 +236,7 @@ export const collectPieces = (
       if (seen.type === 'line') return add(seen, lineBox(seen, at), 'line')
       return add(seen, at, isContainer(seen) ? 'block' : 'surface')
     }
-    if (isUnit(layer)) return add(layer, box, 'block')
+    if (isUnit(layer) || units.has(layer.key)) return add(layer, box, 'block')
     const from = pieces.length
     if (layer.type !== 'group' && isPainted(layer)) {
       const bare = { ...layer, children: [], clip: layer.clip && layer.radius !== 0 }

@@ -7,7 +7,7 @@ import { findArtboards } from '../meaning/find-artboards.js'
 import { findTitle } from '../meaning/find-title.js'
 import { notes } from '../notes/catalogue.js'
 import type { Note } from '../notes/note.js'
-import { spreadTree, USUAL_BREAKPOINTS } from '../responsive/spread.js'
+import { composeScreen } from '../responsive/index.js'
 import { createMeasure } from '../text/measure.js'
 import { Account } from './account.js'
 import { AssetCollector } from './asset-collector.js'
@@ -66,11 +66,20 @@ const chooseFonts = (
   return { fonts: [...chosen], missingFonts }
 }
 
-/** Screens that are one screen at several widths: as the design says or, when it does not, as it looks. */
-const artboardsOf = (design: Design, roots: readonly Layer[]): (readonly Layer[])[] => {
-  if (design.artboards.length === 0) return findArtboards(roots)
-  const groups = design.artboards.map(({ screens }) => roots.filter((r) => screens.includes(r.key)))
-  return groups.filter((group) => group.length > 1)
+/** The screens of each page: those that are one screen at several widths belong together, the widest first. */
+const groupScreens = (design: Design, roots: readonly Layer[]): (readonly Layer[])[] => {
+  const groups =
+    design.artboards.length === 0
+      ? findArtboards(roots)
+      : design.artboards.map(({ screens }) => roots.filter((r) => screens.includes(r.key)))
+  const groupOf = new Map(groups.flatMap((group) => group.map((root) => [root, group] as const)))
+  const done = new Set<Layer>()
+  return roots.flatMap((root) => {
+    if (done.has(root)) return []
+    const group = [...(groupOf.get(root) ?? [root])].sort((a, b) => b.box.width - a.box.width)
+    for (const member of group) done.add(member)
+    return [group]
+  })
 }
 
 /** The outermost node is the page's main part; a screen with auto layout takes the room the window has. */
@@ -96,24 +105,39 @@ export const buildUi = (
   const measure = createMeasure(fonts.map((font) => font.face))
   const account = new Account()
   const collector = new AssetCollector(design.assets)
-  const pageKeys = new Set(roots.map((root) => root.key))
   const screens = new Set(design.screens.map((screen) => screen.key))
-  const pages = roots.map((root): UiPage => {
-    const title = findTitle(root)
-    const tree = inferLayout(root, { measure, assets: design.assets })
-    const free = countFree(tree)
-    if (free > 0) account.add(notes.placedAbsolutely(root.key, free))
+  const groups = groupScreens(design, roots)
+  const pageKeys = new Map(
+    groups.flatMap((group) => group.map((root) => [root.key, group[0]!.key] as const)),
+  )
+  const rulings = Object.assign(
+    {},
+    ...design.artboards.map((group) => group.matches ?? {}),
+  ) as Record<string, string | null>
+  const pages = groups.map((group): UiPage => {
+    const root = group[0]!
     const isScreen = screens.has(root.key)
-    const spread = spreadTree(tree, { measure, isScreen, breakpoints: USUAL_BREAKPOINTS })
+    const trees = group.map((artboard) => inferLayout(artboard, { measure, assets: design.assets }))
+    trees.forEach((tree, i) => {
+      const free = countFree(tree)
+      if (free > 0) account.add(notes.placedAbsolutely(group[i]!.key, free))
+    })
+    const screen = composeScreen(trees, {
+      measure,
+      assets: design.assets,
+      isScreen,
+      breakpoints: design.breakpoints,
+      rulings,
+    })
     const menus = new Map<string, string>()
     const menuId = (key: string): string => {
       const id = menus.get(key) ?? (menus.size === 0 ? 'menu' : `menu-${menus.size + 1}`)
       menus.set(key, id)
       return id
     }
-    const context = { account, collector, measure, pages: pageKeys, title, menuId }
+    const context = { account, collector, measure, pages: pageKeys, title: findTitle(root), menuId }
     const joined = joinSteps(
-      spread.steps.map(({ fromPx, root: step }) => ({
+      screen.steps.map(({ fromPx, root: step }) => ({
         fromPx,
         root: finishRoot(buildNode(context, step, OUTSIDE), isScreen),
       })),
@@ -127,9 +151,6 @@ export const buildUi = (
       breakpoints: breakpointsOf(joined),
     }
   })
-  for (const group of artboardsOf(design, roots)) {
-    account.add(notes.separatePages(group.map((screen) => screen.name)))
-  }
   return {
     name: design.name,
     pages,

@@ -1,4 +1,4 @@
-import type { UiBox, UiNode, UiRun, UiStep, UiText } from './nodes.js'
+import type { UiBox, UiMenuButton, UiNode, UiRun, UiStep, UiText } from './nodes.js'
 
 /** The tree of a page from a width of the window on, in px. */
 export type UiTreeStep = { readonly fromPx: number; readonly root: UiNode }
@@ -18,7 +18,7 @@ type Child = { readonly id: string; readonly at: (UiNode | undefined)[] }
  * The children at all steps as one list: in the order of the widest, others after what they follow where they
  * are shown.
  */
-const joinChildren = (boxes: readonly (UiBox | undefined)[]): Child[] => {
+const joinChildren = (boxes: readonly (UiBox | UiMenuButton | undefined)[]): Child[] => {
   const children: Child[] = []
   const known = new Map<string, Child>()
   for (let step = boxes.length - 1; step >= 0; step--) {
@@ -44,7 +44,7 @@ const joinChildren = (boxes: readonly (UiBox | undefined)[]): Child[] => {
 
 /** For each step, whether the children that stand in the flow come in another order than in the joined list. */
 const ordersOf = (
-  boxes: readonly (UiBox | undefined)[],
+  boxes: readonly (UiBox | UiMenuButton | undefined)[],
   children: readonly Child[],
 ): ((step: number, node: UiNode) => number) => {
   const place = new Map<UiNode, number>()
@@ -166,7 +166,17 @@ const joinNode = (
       const texts = at.map((node) => (node?.type === 'text' ? node : undefined))
       return { ...model, ...stepped, runs: joinRuns(texts) }
     }
-    default:
+    case 'menu-button': {
+      const buttons = at.map((node) => (node?.type === 'menu-button' ? node : undefined))
+      const children = joinChildren(buttons)
+      const orders = ordersOf(buttons, children)
+      return {
+        ...model,
+        ...stepped,
+        children: children.map((child) => joinNode(child.at, fromPx, orders)),
+      }
+    }
+    case 'image':
       return { ...model, ...stepped }
   }
 }
@@ -198,7 +208,7 @@ export const breakpointsOf = (root: UiNode): number[] => {
         (!step.node || !before.node || lookOf(step.node) === lookOf(before.node))
       if (!isSame) found.add(step.fromPx)
     })
-    if (node.type === 'box') node.children.forEach(visit)
+    if ('children' in node) node.children.forEach(visit)
   }
   visit(root)
   return [...found].sort((a, b) => a - b)

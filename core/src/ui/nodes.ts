@@ -155,8 +155,7 @@ export type UiMenuButton = UiCommon & {
   /** The menu it shows. */
   readonly menu: string
   readonly label: string
-  /** The drawing on it. */
-  readonly asset: string
+  readonly children: readonly UiNode[]
 }
 export type UiText = UiCommon & {
   readonly type: 'text'

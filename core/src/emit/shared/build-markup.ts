@@ -119,19 +119,7 @@ const buildMenuButton = (node: UiMenuButton, options: MarkupOptions): MarkupElem
     ...classAttribute(options, options.styling.node(node)),
     ...mark(options, node.layer),
   ],
-  children: [
-    {
-      kind: 'element',
-      tag: 'img',
-      content: 'text',
-      attributes: [
-        options.dialect.source(node.asset),
-        text('alt', ''),
-        ...classAttribute(options, options.styling.menuIcon()),
-      ],
-      children: [],
-    },
-  ],
+  children: node.children.map((child) => buildMarkup(child, options)),
 })
 
 /** Writes a UI node down as tags. */

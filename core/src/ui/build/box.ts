@@ -49,7 +49,7 @@ export const buildBox = (
     layer: layer.key,
     name: layer.name,
     ...(link ? { link } : {}),
-    ...(node.menu ? { menu: context.menuId(node.menu.key) } : {}),
+    ...(node.menu?.is === 'panel' ? { menu: context.menuId(node.menu.key) } : {}),
     ...(link && !children.some(hasText) ? { label: layer.name || 'Link' } : {}),
     style:
       images.length > 0 && style.arrange.kind === 'none'

@@ -9,8 +9,8 @@ export type BuildContext = {
   readonly account: Account
   readonly collector: AssetCollector
   readonly measure: TextMeasure
-  /** Keys of the screens that become pages. */
-  readonly pages: ReadonlySet<string>
+  /** The page each screen became, by keys: artboards of one screen are one page. */
+  readonly pages: ReadonlyMap<string, string>
   /** Key of the text that is the page's title. */
   readonly title: string | undefined
   /** The name of a menu in the page, by the key of its panel. */

@@ -6,7 +6,7 @@ import { buildGraphic } from './graphic.js'
 import { buildImage } from './image.js'
 import { buildLine } from './line.js'
 import { isOwnPicture } from './style.js'
-import { buildMenuButton } from './menu-button.js'
+import { asMenuButton } from './menu-button.js'
 import { buildText } from './text.js'
 
 /** A picture, also one that is the only fill of a shape with nothing in it. */
@@ -27,7 +27,9 @@ export const buildNode = (
   node: LayoutNode,
   around: Surroundings,
 ): UiNode => {
-  const built = buildPlain(context, node, around)
+  const plain = buildPlain(context, node, around)
+  const built =
+    node.menu?.is === 'button' ? asMenuButton(plain, context.menuId(node.menu.key)) : plain
   return {
     ...built,
     ...(node.order ? { order: node.order } : {}),
@@ -37,7 +39,6 @@ export const buildNode = (
 
 const buildPlain = (context: BuildContext, node: LayoutNode, around: Surroundings): UiNode => {
   const { layer } = node
-  if (node.menu?.is === 'button') return buildMenuButton(context, node, around)
   if (node.isGraphic && node.children.length === 0) return buildGraphic(context, node, around)
   if (layer.type === 'line') return buildLine(context, node, around)
   if (layer.type === 'text') return buildText(context, node, around)

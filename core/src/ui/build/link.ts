@@ -17,7 +17,8 @@ export const buildLink = (
     return undefined
   }
   if (link.kind === 'screen') {
-    if (context.pages.has(link.screen)) return { kind: 'page', page: link.screen }
+    const page = context.pages.get(link.screen)
+    if (page !== undefined) return { kind: 'page', page }
     context.account.lost(layer.key, 'link', 'the screen it leads to is not part of this conversion')
     return undefined
   }

@@ -1,34 +1,41 @@
-import { drawLayer } from '../../drawing/index.js'
-import type { LayoutNode } from '../../layout/index.js'
-import type { UiNode } from '../nodes.js'
-import type { BuildContext, Surroundings } from './context.js'
-import { buildStyle } from './style.js'
+import { resolveCorners } from '../../design/geometry.js'
+import type { UiMenuButton, UiNode, UiStyle } from '../nodes.js'
 
-/** The part of the sign that is drawn, in px from the button's corner. */
-const SIGN = { x: 10, y: 10, width: 24, height: 24 }
+/** The style of the only thing in a box that has all the rest: as large as the box. */
+const insideStyle = (style: UiStyle): UiStyle => ({
+  ...style,
+  place: {
+    kind: 'flow',
+    parent: 'row',
+    columns: 1,
+    rows: 1,
+    align: 'centre',
+    margin: { top: 0, right: 0, bottom: 0, left: 0 },
+    isPushed: false,
+  },
+  bleedPx: 0,
+})
 
-/** The button that shows what is folded away. */
-export const buildMenuButton = (
-  context: BuildContext,
-  node: LayoutNode,
-  around: Surroundings,
-): UiNode => {
-  const text = drawLayer(node.layer, {
-    assets: context.collector.pictures,
-    measure: context.measure,
-    view: SIGN,
-  })
-  const { border: _drawn, ...style } = buildStyle(context, node, around)
-  return {
+/** What is drawn as the sign of a menu, as the button that shows it. */
+export const asMenuButton = (node: UiNode, menu: string): UiMenuButton => {
+  const common = {
     type: 'menu-button',
-    layer: node.layer.key,
-    name: 'Menu',
+    layer: node.layer,
+    name: node.name,
     label: 'Menu',
-    menu: context.menuId(node.menu!.key),
-    asset: context.collector.addDrawing(text, 'menu'),
+    menu,
+  } as const
+  if (node.type === 'box' || node.type === 'menu-button') {
+    return { ...common, style: node.style, children: node.children }
+  }
+  const { border: _border, ratio: _ratio, ...style } = node.style
+  return {
+    ...common,
     style: {
       ...style,
       fills: [],
+      effects: [],
+      corners: resolveCorners(0),
       arrange: {
         kind: 'row',
         gap: 0,
@@ -38,5 +45,6 @@ export const buildMenuButton = (
         wrap: false,
       },
     },
+    children: [{ ...node, style: insideStyle(node.style) }],
   }
 }

@@ -16,7 +16,7 @@ const findMainFamily = (project: UiProject): string | undefined => {
       const { family } = node.textStyle
       counts.set(family, (counts.get(family) ?? 0) + 1)
     }
-    if (node.type === 'box') node.children.forEach(visit)
+    if ('children' in node) node.children.forEach(visit)
   }
   for (const page of project.pages) visit(page.root)
   let main: string | undefined
@@ -115,7 +115,6 @@ export const createTailwind = (
         ),
       ),
     picture: (node: UiImage) => hand(['size-full', FIT[node.fit]]),
-    menuIcon: () => hand(['size-6']),
     lineBreak: (steps) =>
       hand(
         steppedClasses(
