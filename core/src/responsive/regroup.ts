@@ -1,5 +1,5 @@
 import { uniteBoxes, type Box } from '../design/geometry.js'
-import type { FrameLayer, Layer } from '../design/layer.js'
+import { isContainer, type FrameLayer, type Layer } from '../design/layer.js'
 import { PLAIN_LAYER } from '../design/plain-layer.js'
 import { inferGrouped, placesOf, type InferOptions, type LayoutNode } from '../layout/index.js'
 import { isPart, type Match } from './match/index.js'
@@ -28,6 +28,8 @@ class Regrouping {
   private readonly otherOf = new Map<LayoutNode, LayoutNode>()
   private readonly parents = new Map<LayoutNode, LayoutNode>()
   private readonly places: ReadonlyMap<LayoutNode, Box>
+  /** What has its place already: nothing is shown twice. */
+  private readonly given = new Set<LayoutNode>()
   /** Paint order on the other artboard. */
   private readonly ranks = new Map<LayoutNode, number>()
   private readonly basePlaces: ReadonlyMap<LayoutNode, Box>
@@ -66,7 +68,26 @@ class Regrouping {
   }
 
   run(): LayoutNode {
-    return this.rebuild(this.base, this.other)
+    return this.rebuild(this.base, this.lift(this.other))
+  }
+
+  /** A page whose only content is a surface of its size that the base lacks has that surface's paint itself. */
+  private lift(root: LayoutNode): LayoutNode {
+    const [only, ...others] = root.children
+    const isLone = only !== undefined && others.length === 0 && only.placement.kind !== 'overlay'
+    if (!isLone || this.baseOf.has(only) || !isPart(only) || root.layer.type !== 'frame')
+      return root
+    const isSame =
+      Math.abs(only.box.width - root.box.width) <= TOUCH_PX &&
+      Math.abs(only.box.height - root.box.height) <= TOUCH_PX
+    if (!isSame || !('fills' in only.layer)) return root
+    const layer = { ...root.layer, fills: [...root.layer.fills, ...only.layer.fills] }
+    return this.standIn(root, {
+      ...root,
+      layer,
+      arrangement: only.arrangement,
+      children: only.children,
+    })
   }
 
   /** The child of `container` on the base that a node of the base lies in; undefined when it lies elsewhere. */
@@ -211,7 +232,7 @@ class Regrouping {
     const units = new Map<string, { fills: boolean }>()
     const graphics = new Set<Layer>()
     const loose = new Map<LayoutNode, LayoutNode[]>()
-    this.placeLoose(base, other, loose)
+    this.placeLoose(base, base, other, loose)
     const own = this.places.get(other)!
     const children = this.layersIn(base, other, loose, units, graphics, own)
     const frame: FrameLayer = {
@@ -237,21 +258,27 @@ class Regrouping {
     }
   }
 
-  /** Puts what only this artboard has beside what it stands next to. */
+  /** Puts what only this artboard has beside what it stands next to, at any depth. */
   private placeLoose(
+    top: LayoutNode,
     base: LayoutNode,
     other: LayoutNode,
     loose: Map<LayoutNode, LayoutNode[]>,
   ): void {
     const parts = this.parts(other)
     const homes = parts.map((part) => {
-      const found = this.found(part)
-      const twin = found.find((node) => this.branch(base, node))
-      return twin ? this.parents.get(this.topmost(base, found, twin)) : undefined
+      const found = this.found(part).filter((node) => this.branch(top, node) !== undefined)
+      return found[0] ? this.parents.get(found[0]) : undefined
     })
     parts.forEach((part, i) => {
-      if (this.found(part).some((node) => this.branch(base, node))) return
-      const before = homes.slice(0, i).findLast((home) => home !== undefined)
+      const twin = this.baseOf.get(part)
+      if (twin && this.branch(top, twin)) {
+        if (part.children.length > 0 && twin.children.length > 0) {
+          this.placeLoose(top, twin, part, loose)
+        }
+        return
+      }
+      const before = homes.slice(0, i + 1).findLast((home) => home !== undefined)
       const after = homes.slice(i + 1).find((home) => home !== undefined)
       let home: LayoutNode = before ?? after ?? base
       // It stands in the innermost container that reaches around it.
@@ -261,13 +288,18 @@ class Regrouping {
         return !box || overlaps(box, place)
       }
       while (home !== base && !isAround(home)) home = this.parents.get(home) ?? base
-      loose.set(home, [...(loose.get(home) ?? []), part])
+      const holdsFound = homes[i] !== undefined
+      loose.set(home, [...(loose.get(home) ?? []), holdsFound ? this.bare(part) : part])
+      if (holdsFound) this.placeLoose(top, home, part, loose)
     })
   }
 
-  /** Of nodes found in one part the one that stands for it. */
-  private topmost(base: LayoutNode, found: readonly LayoutNode[], twin: LayoutNode): LayoutNode {
-    return found.find((node) => node !== base && this.branch(base, node) !== undefined) ?? twin
+  /** A container's paint alone: what it holds is found on the base, and stands where it stands there. */
+  private bare(part: LayoutNode): LayoutNode {
+    const bare: LayoutNode = { ...part, children: [], arrangement: { kind: 'free' } }
+    ;(this.places as Map<LayoutNode, Box>).set(bare, this.places.get(part)!)
+    this.ranks.set(bare, this.ranks.get(part)!)
+    return bare
   }
 
   /** Where the content of a container of the base stands on the other artboard. */
@@ -294,10 +326,7 @@ class Regrouping {
         (b, j) => j > i && a && b && overlaps(a, b) && !this.overlapped(kids[i]!, kids[j]!),
       ),
     )
-    const extras = (loose.get(base) ?? []).map((part) => ({
-      layer: this.whole(part, graphics, origin),
-      rank: this.ranks.get(part)!,
-    }))
+    const extras = (loose.get(base) ?? []).flatMap((part) => this.ranked(part, graphics, origin))
     if (isMixed) return inOrder([...this.flat(base, regionParts, graphics, origin), ...extras])
     const across = extents.filter((box) => box !== undefined)
     const room = across.length > 0 ? uniteBoxes(across) : origin
@@ -311,12 +340,16 @@ class Regrouping {
           box.y >= extents[i]!.y + extents[i]!.height - TOUCH_PX,
       ),
     )
-    const layers = kids.map((child, i): Ranked => {
+    const layers = kids.flatMap((child, i): Ranked[] => {
       const own = this.otherOf.get(child)
       const here = own !== undefined && regionParts.has(own) ? own : undefined
       const rank = this.rankIn(child, regionParts)
       if (here && (child.children.length === 0 || here.children.length === 0)) {
-        return { layer: this.whole(here, graphics, origin), rank }
+        return this.ranked(here, graphics, origin)
+      }
+      if (here) {
+        if (this.given.has(here)) return []
+        this.given.add(here)
       }
       const extent = extents[i]!
       const fills = child.sizing.width === 'stretch' && isColumn && !isPart(child)
@@ -327,9 +360,9 @@ class Regrouping {
         key: child.layer.key,
         name: child.layer.name,
         box: { ...box, x: box.x - origin.x, y: box.y - origin.y },
-        children: this.layersIn(child, here ?? region, loose, units, graphics, box),
+        children: this.layersIn(child, region, loose, units, graphics, box),
       }
-      return { layer, rank }
+      return [{ layer, rank }]
     })
     return inOrder([...layers, ...extras])
   }
@@ -370,15 +403,20 @@ class Regrouping {
   ): Ranked[] {
     return base.children.flatMap((child): Ranked[] => {
       const own = this.otherOf.get(child)
-      if (own && region.has(own)) {
-        return [{ layer: this.whole(own, graphics, origin), rank: this.ranks.get(own) ?? 0 }]
-      }
+      if (own && region.has(own)) return this.ranked(own, graphics, origin)
       return this.flat(child, region, graphics, origin)
     })
   }
 
+  /** A part with what it holds, unless it has a place already. */
+  private ranked(node: LayoutNode, graphics: Set<Layer>, origin: Box): Ranked[] {
+    if (this.given.has(node)) return []
+    return [{ layer: this.whole(node, graphics, origin), rank: this.ranks.get(node) ?? 0 }]
+  }
+
   /** A part as a layer with everything in it, under the keys of the base. */
   private whole(node: LayoutNode, graphics: Set<Layer>, origin: Box): Layer {
+    this.given.add(node)
     const key = this.baseOf.get(node)?.layer.key ?? node.layer.key
     if (node.children.length === 0 || node.isGraphic) return this.leaf(node, key, graphics, origin)
     const place = this.places.get(node)!
@@ -387,12 +425,23 @@ class Regrouping {
       key,
       name: node.layer.name,
       box: { ...place, x: place.x - origin.x, y: place.y - origin.y },
-      children: node.children.map((child) => this.whole(child, graphics, place)),
+      children: node.children
+        .filter((child) => !this.given.has(child))
+        .map((child) => this.whole(child, graphics, place)),
     }
   }
 
   private leaf(node: LayoutNode, key: string, graphics: Set<Layer>, origin: Box): Layer {
     const place = this.places.get(node) ?? node.box
+    if (isContainer(node.layer) && node.layer.type !== 'group' && !node.isGraphic) {
+      const { clip: _clip, children: _children, ...looks } = this.asFrame(node.layer)
+      return {
+        ...looks,
+        type: 'rectangle',
+        key,
+        box: { ...place, x: place.x - origin.x, y: place.y - origin.y },
+      }
+    }
     const layer = {
       ...node.layer,
       key,

@@ -154,9 +154,11 @@ const joinNode = (
       const boxes = at.map((node) => (node?.type === 'box' ? node : undefined))
       const children = joinChildren(boxes)
       const orders = ordersOf(boxes, children)
-      const menu = boxes.find((box) => box?.menu !== undefined)?.menu
+      // It is a menu only where it is folded away at some width.
+      const menu = boxes.find((box) => box?.style.folds !== undefined)?.menu
+      const { menu: _menu, ...plain } = model
       return {
-        ...model,
+        ...plain,
         ...(menu === undefined ? {} : { menu }),
         ...stepped,
         children: children.map((child) => joinNode(child.at, fromPx, orders)),

@@ -18,6 +18,8 @@ export type MatchRulings = Readonly<Record<string, string | null>>
 
 /** Things that are alike in number beyond this are taken in order, since comparing all with all takes too long. */
 const MOST_ASSIGNED = 80
+/** As many of a box's contents are looked at to tell whether two boxes hold the same. */
+const MOST_KNOWN = 12
 /** Two parts that cost more than this to be one are two. */
 const MOST_COST = 0.62
 
@@ -51,6 +53,7 @@ class Matcher {
     private readonly others: readonly Part[],
     rulings: MatchRulings,
   ) {
+    this.index = new Map([...base.entries(), ...others.entries()].map(([i, part]) => [part, i]))
     const byKey = new Map(base.map((part) => [part.key, part]))
     this.pair(base[0]!, others[0]!, 1, 'the artboards themselves')
     for (const other of others) {
@@ -63,6 +66,8 @@ class Matcher {
   }
 
   private readonly refused = new Set<Part>()
+  /** The place of each part among those of its artboard. */
+  private readonly index: ReadonlyMap<Part, number>
 
   private pair(part: Part, other: Part, confidence: number, evidence: string, isRuling = false) {
     const match = { base: part.key, other: other.key, confidence, evidence, isRuling, part }
@@ -82,16 +87,66 @@ class Matcher {
     return this.taken.has(one) ? 0.2 : 0.5
   }
 
+  /** For each part of the other artboard, the nearest before and after it that are matched already. */
+  private anchors: ReadonlyMap<Part, readonly { readonly at: number; readonly base: number }[]> =
+    new Map()
+
+  /** Parts of the base that are known to be in each box of the other artboard. */
+  private inside: ReadonlyMap<Part, readonly Part[]> = new Map()
+
+  /** Remembers what stands next to what, for the parts that are still open. */
+  private findAnchors(): void {
+    const anchors = new Map<Part, { at: number; base: number }[]>()
+    const scan = (order: readonly Part[]): void => {
+      let last: { at: number; base: number } | undefined
+      for (const part of order) {
+        const match = this.pairs.get(part)
+        if (match && part.kind !== 'box') {
+          last = { at: this.index.get(part)!, base: this.index.get(match.part)! }
+        } else if (!match && last) anchors.set(part, [...(anchors.get(part) ?? []), last])
+      }
+    }
+    const inside = new Map<Part, Part[]>()
+    for (const [other, { part }] of this.pairs) {
+      if (other.kind === 'box') continue
+      for (let at = other.parent; at; at = at.parent) {
+        const known = inside.get(at)
+        if (!known) inside.set(at, [part])
+        else if (known.length < MOST_KNOWN) known.push(part)
+      }
+    }
+    this.inside = inside
+    scan(this.others)
+    scan([...this.others].reverse())
+    this.anchors = anchors
+  }
+
+  /** Whether two parts stand next to the same things, from 0 to 1. */
+  private nearness(a: Part, b: Part): number {
+    const anchors = this.anchors.get(b) ?? []
+    if (anchors.length === 0) return 1 - Math.min(1, Math.abs(a.rank - b.rank) * 4)
+    const at = this.index.get(b)!
+    const own = this.index.get(a)!
+    return Math.max(
+      ...anchors.map((anchor) => {
+        const expected = anchor.base + (at - anchor.at)
+        const far = Math.abs(at - anchor.at)
+        return 1 / (1 + 0.4 * Math.abs(own - expected) + 0.02 * far)
+      }),
+    )
+  }
+
   /** What it costs to take two parts of a kind for the same, from 0 to 1. */
   private cost(a: Part, b: Part): number {
+    if (a.kind === 'box' && this.holdsOthers(a, b)) return 1
     const content = contentLikeness(a, b)
     const name = a.name !== '' && a.name === b.name ? 1 : 0
     const look = a.look === b.look ? 1 : 0
-    const place = 1 - Math.min(1, Math.abs(a.rank - b.rank) * 4)
+    const place = this.nearness(a, b)
     const ratio = Math.min(ratioOf(a), ratioOf(b)) / Math.max(ratioOf(a), ratioOf(b), 0.001)
     const isText = a.kind === 'text'
     const likeness = isText
-      ? 0.5 * content + 0.14 * name + 0.1 * look + 0.12 * place + 0.14 * this.context(a, b)
+      ? 0.5 * content + 0.1 * name + 0.08 * look + 0.2 * place + 0.12 * this.context(a, b)
       : 0.26 * content +
         0.18 * name +
         0.12 * look +
@@ -99,6 +154,18 @@ class Matcher {
         0.2 * this.context(a, b) +
         0.08 * ratio
     return 1 - likeness
+  }
+
+  /** Whether what is known of the contents of two boxes says that they hold other things. */
+  private holdsOthers(a: Part, b: Part): boolean {
+    const known = this.inside.get(b)
+    if (!known || known.length === 0) return false
+    const shared = known.filter((part) => {
+      let at = part.parent
+      while (at && at !== a) at = at.parent
+      return at === a
+    })
+    return shared.length * 3 < known.length
   }
 
   private assignAll(
@@ -162,6 +229,7 @@ class Matcher {
     }
     // What is there several times is decided when its surroundings are known.
     this.byContents()
+    this.findAnchors()
     for (const { bases, others } of several) {
       this.assignAll(
         bases.filter(this.isFree),
@@ -237,6 +305,7 @@ class Matcher {
     for (const part of this.others) {
       if (part.parent) children.set(part.parent, [...(children.get(part.parent) ?? []), part])
     }
+    this.findAnchors()
     for (const parent of this.others) {
       const match = this.pairs.get(parent)
       if (!match) continue

@@ -99,6 +99,7 @@ export const createTailwind = (
               { slot: 'order', token: order === 0 ? 'order-none' : `order-${order}` },
             ],
           })),
+          node.type === 'box' && node.menu !== undefined,
         )
       : plainClasses(slots(node))
 

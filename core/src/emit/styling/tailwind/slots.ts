@@ -120,11 +120,21 @@ const shorten = (slots: readonly Slot[]): string[] => {
   return [...left.values()].map((slot) => slot.token)
 }
 
-const isInitial = ({ slot, token }: Slot): boolean => token === '' || token === initialOf(slot)
+/** What browsers give an element that is shown on demand; `fixed` is said all the same, to be read. */
+const POPOVER: Readonly<Record<string, string>> = {
+  'bg-color': 'bg-[canvas]',
+  overflow: 'overflow-auto',
+  position: '',
+}
 
 /** The classes of an element that looks the same at every width. */
-export const plainClasses = (slots: readonly Slot[]): string[] =>
-  shorten(slots.filter((slot) => !isInitial(slot)))
+export const plainClasses = (slots: readonly Slot[], isPopover = false): string[] =>
+  shorten(
+    slots.filter(({ slot, token }) => {
+      const initial = (isPopover ? POPOVER[slot] : undefined) ?? initialOf(slot)
+      return token !== '' && token !== initial
+    }),
+  )
 
 /** The theme's own names for widths of the window, in px (its unit is rem, of 16 px). */
 const NAMED: Readonly<Record<number, string>> = {
@@ -144,6 +154,7 @@ export const variantOf = (px: number): string => NAMED[px] ?? `min-[${px / 16}re
  */
 export const steppedClasses = (
   looks: readonly { readonly fromPx: number; readonly slots: readonly Slot[] | undefined }[],
+  isPopover = false,
 ): string[] => {
   const state = new Map<string, string>()
   const classes: string[] = []
@@ -159,7 +170,7 @@ export const steppedClasses = (
     if (isFirst) {
       // What is not shown yet may have its look from the start: nobody sees it.
       const display = slots.find((s) => s.slot === 'display')
-      const own = plainClasses(isHidden ? slots.filter((s) => s !== display) : slots)
+      const own = plainClasses(isHidden ? slots.filter((s) => s !== display) : slots, isPopover)
       classes.push(...own)
       if (isHidden) classes.push(`${prefix}${display?.token || 'block'}`)
       for (const { slot, token } of slots) state.set(slot, token)
