@@ -4,6 +4,7 @@ import { lengthPx } from './geometry.js'
 import { colorSchema } from './paint.js'
 import { componentSchema, frameSchema } from './layer.js'
 import { tokenSchema } from './token.js'
+import { widthsSchema } from './widths.js'
 
 /** The version of the format this code writes; older ones are migrated when read. */
 export const DESIGN_VERSION = 2
@@ -53,7 +54,7 @@ export const designSchema = z.strictObject({
   artboards: z
     .array(
       z.strictObject({
-        screens: z.array(z.string().min(1)).min(2),
+        screens: z.array(z.string().min(1)).min(1),
         /** Layers a person has matched: key → key of the same layer on the widest, or null for none. */
         matches: z.record(z.string(), z.string().min(1).nullable()).optional(),
       }),
@@ -61,6 +62,11 @@ export const designSchema = z.strictObject({
     .default([]),
   /** Widths of the window at which screens may change, in px; absent: the usual ones. */
   breakpoints: z.array(z.int().min(200).max(4000)).max(12).optional(),
+  /**
+   * What a person has said about widths, by the key of a layer, or of a container that was made up around it (the
+   * key of its first layer and `~`).
+   */
+  widths: z.record(z.string().min(1), widthsSchema).optional(),
   /** A screen is a frame; its box gives its place on the drawing board. */
   screens: z.array(frameSchema).min(1),
 })

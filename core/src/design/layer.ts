@@ -1,38 +1,9 @@
 import { z } from 'zod'
 import { bindSchema, propValueSchema } from './component.js'
-import { boxSchema, cornersSchema, lengthPx, pointSchema, sidesSchema } from './geometry.js'
+import { boxSchema, cornersSchema, lengthPx, pointSchema } from './geometry.js'
 import { arrangeSchema, autoLayoutSchema, constraintSchema, sizingSchema } from './layout.js'
 import { blendSchema, effectSchema, opacitySchema, paintSchema, strokeSchema } from './paint.js'
 import { drawnLineSchema, textRunSchema, textStyleSchema } from './text.js'
-
-/** What a person has said about a layer at widths that were not drawn. */
-export const widthsSchema = z.strictObject({
-  /** How it gives way where its content does not fit side by side. */
-  giveWay: z.enum(['keep', 'wrap', 'columns', 'stack', 'scroll', 'fold']).optional(),
-  /** The widest its content gets, centred; null: it is not held. */
-  contentMax: lengthPx.min(1).nullable().optional(),
-  /** Differences at some widths: from `from` on and below `below`, in px of the window. */
-  at: z
-    .array(
-      z.strictObject({
-        from: lengthPx.default(0),
-        below: lengthPx.optional(),
-        hidden: z.boolean().optional(),
-        direction: z.enum(['row', 'column']).optional(),
-        columns: z.int().min(1).max(24).optional(),
-        gap: lengthPx.optional(),
-        padding: sidesSchema.optional(),
-        order: z.int().min(0).max(1000).optional(),
-        fontSize: lengthPx.min(1).optional(),
-        width: z.union([sizingSchema, lengthPx]).optional(),
-        height: z.union([sizingSchema, lengthPx]).optional(),
-      }),
-    )
-    .max(50)
-    .optional(),
-})
-export type LayerWidths = z.infer<typeof widthsSchema>
-export type WidthDifference = NonNullable<LayerWidths['at']>[number]
 
 /** Where a layer leads when it is activated. */
 export const linkSchema = z.discriminatedUnion('kind', [
@@ -78,7 +49,6 @@ const base = {
   /** Field path → token name, for values that come from a token: { "fills.0.color": "color.ink" }. */
   tokens: z.record(z.string(), z.string()).optional(),
   link: linkSchema.optional(),
-  widths: widthsSchema.optional(),
   bind: bindSchema.optional(),
 }
 

@@ -31,7 +31,16 @@ const EMPTY_LISTS = new Set([
 ])
 const EMPTY_RECORDS = new Set(['assets', 'props', 'variant'])
 /** Their fields are names chosen by people, or complete values: nothing in them is a default. */
-const VERBATIM = new Set(['assets', 'boxes', 'props', 'tokens', 'values', 'variant'])
+const VERBATIM = new Set([
+  'assets',
+  'boxes',
+  'matches',
+  'props',
+  'tokens',
+  'values',
+  'variant',
+  'widths',
+])
 
 const isDefault = (key: string, value: unknown, owner: object): boolean => {
   if (value === undefined) return true

@@ -8,6 +8,7 @@ import {
 } from '../design/layout.js'
 import { colorSchema } from '../design/paint.js'
 import { tokenSchema } from '../design/token.js'
+import { differenceSchema } from '../design/widths.js'
 
 const layer = z.string().min(1).max(500)
 const token = z.string().min(1).max(200)
@@ -73,6 +74,54 @@ const singleSchema = z.discriminatedUnion('kind', [
     vertical: constraintSchema.optional(),
   }),
   z.strictObject({ kind: z.literal('set-flow'), layer, flow: z.enum(['in', 'out']) }),
+  /** Least and greatest sizes; null takes one away. */
+  z.strictObject({
+    kind: z.literal('set-limits'),
+    layer,
+    limits: z.strictObject({
+      minWidth: lengthPx.nullable().optional(),
+      maxWidth: lengthPx.nullable().optional(),
+      minHeight: lengthPx.nullable().optional(),
+      maxHeight: lengthPx.nullable().optional(),
+    }),
+  }),
+  /** How a container gives way where its content does not fit; null leaves it to the program. */
+  z.strictObject({
+    kind: z.literal('give-way'),
+    layer,
+    as: z.enum(['keep', 'wrap', 'columns', 'stack', 'scroll', 'fold']).nullable(),
+  }),
+  /** The widest content gets, centred; null: it is not held; absent: left to the program. */
+  z.strictObject({
+    kind: z.literal('hold-content'),
+    layer,
+    px: lengthPx.min(1).nullable().optional(),
+  }),
+  /** What is different from `from` on and below `below`, in px of the window; null: nothing any more. */
+  z.strictObject({
+    kind: z.literal('set-at'),
+    layer,
+    from: lengthPx.default(0),
+    below: lengthPx.optional(),
+    set: differenceSchema.omit({ from: true, below: true }).nullable(),
+  }),
+  /** Widths of the window at which screens may change; null: the usual ones. */
+  z.strictObject({
+    kind: z.literal('set-breakpoints'),
+    px: z.array(z.int().min(200).max(4000)).max(12).nullable(),
+  }),
+  /** Which screens are one screen at several widths. */
+  z.strictObject({
+    kind: z.literal('set-artboards'),
+    groups: z.array(z.array(layer).min(2).max(20)).max(1000),
+  }),
+  /** A layer of a narrower artboard is the same as one of the widest; null: as none; absent: left to the program. */
+  z.strictObject({
+    kind: z.literal('match'),
+    layer,
+    to: layer.nullable().optional(),
+    screens: z.array(layer).min(2).max(20),
+  }),
   /** A field that could come from a token gets a value of its own. */
   z.strictObject({
     kind: z.literal('set-value'),

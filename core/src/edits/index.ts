@@ -15,6 +15,15 @@ import {
   setValue,
 } from './layers.js'
 import { crop, enclose, group, makeGraphic, move, split } from './structure.js'
+import {
+  giveWay,
+  holdContent,
+  match,
+  setArtboards,
+  setAt,
+  setBreakpoints,
+  setLimits,
+} from './widths.js'
 import { addTokens, importTokens, mergeToken, removeToken, renameToken } from './tokens.js'
 
 /** Makes one edit; gives the same design back when it does not apply. */
@@ -24,10 +33,13 @@ const KINDS: { readonly [K in EditKind]: Apply<K> } = {
   'add-tokens': addTokens,
   crop,
   enclose,
+  'give-way': giveWay,
   group,
   hide,
+  'hold-content': holdContent,
   'import-tokens': importTokens,
   'make-graphic': makeGraphic,
+  match,
   'merge-token': mergeToken,
   move,
   'read-as': readAs,
@@ -35,10 +47,14 @@ const KINDS: { readonly [K in EditKind]: Apply<K> } = {
   'remove-token': removeToken,
   rename,
   'rename-token': renameToken,
+  'set-artboards': setArtboards,
+  'set-at': setAt,
   'set-box': setBox,
+  'set-breakpoints': setBreakpoints,
   'set-constraints': setConstraints,
   'set-flow': setFlow,
   'set-layout': setLayout,
+  'set-limits': setLimits,
   'set-sizing': setSizing,
   'set-value': setValue,
   split,
@@ -50,6 +66,8 @@ const subjectOf = (
 ): { readonly kind: 'layer' | 'token'; readonly name: string } => {
   if ('layer' in edit) return { kind: 'layer', name: edit.layer }
   if ('layers' in edit) return { kind: 'layer', name: edit.layers[0]! }
+  if (edit.kind === 'set-artboards') return { kind: 'layer', name: edit.groups[0]?.[0] ?? '' }
+  if (edit.kind === 'set-breakpoints') return { kind: 'layer', name: '' }
   if (edit.kind === 'add-tokens') return { kind: 'token', name: edit.additions[0]!.token.name }
   return { kind: 'token', name: edit.kind === 'import-tokens' ? '' : edit.token }
 }

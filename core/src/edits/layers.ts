@@ -6,7 +6,7 @@ import { setPlainField } from '../tokens/fields.js'
 import type { EditOf } from './edit.js'
 
 /** Changes one layer of the screens; undefined removes it. The last screen is never removed. */
-const changeLayer = (
+export const changeLayer = (
   design: Design,
   key: string,
   change: (layer: Layer) => Layer | undefined,

@@ -52,6 +52,17 @@ const renameLayer = <T extends Layer>(layer: T, rename: Rename, swaps: SwapPrope
 const renameProperty = (property: Property, rename: Rename): Property =>
   property.kind === 'swap' ? { ...property, default: rename(property.default) } : property
 
+const renameKeys = <T>(record: Readonly<Record<string, T>>, rename: Rename): Record<string, T> =>
+  Object.fromEntries(Object.entries(record).map(([key, value]) => [rename(key), value]))
+
+const renameMatches = (
+  matches: Readonly<Record<string, string | null>>,
+  rename: Rename,
+): Record<string, string | null> =>
+  Object.fromEntries(
+    Object.entries(matches).map(([key, to]) => [rename(key), to === null ? null : rename(to)]),
+  )
+
 /** Keys, assets and components of a design made different from those of the designs before it. */
 export const prefixNames = (design: Design, prefix: string): Design => {
   const rename: Rename = (name) => `${prefix}/${name}`
@@ -64,7 +75,11 @@ export const prefixNames = (design: Design, prefix: string): Design => {
   return {
     ...design,
     screens: design.screens.map((screen) => renameLayer(screen, rename, swaps)),
-    artboards: design.artboards.map((group) => ({ screens: group.screens.map(rename) })),
+    artboards: design.artboards.map(({ screens, matches }) => ({
+      screens: screens.map(rename),
+      ...(matches ? { matches: renameMatches(matches, rename) } : {}),
+    })),
+    ...(design.widths ? { widths: renameKeys(design.widths, rename) } : {}),
     components: design.components.map((set) => ({
       ...set,
       key: rename(set.key),
@@ -86,6 +101,7 @@ export const joinDesigns = (all: Design, next: Design): Design => {
     assets: { ...all.assets, ...next.assets },
     screens: [...all.screens, ...next.screens],
     artboards: [...all.artboards, ...next.artboards],
+    ...(all.widths || next.widths ? { widths: { ...all.widths, ...next.widths } } : {}),
   }
 }
 

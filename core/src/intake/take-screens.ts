@@ -1,3 +1,4 @@
+import { findArtboards } from '../meaning/find-artboards.js'
 import type { Design, Screen } from '../design/design.js'
 import { childrenOf, type Layer } from '../design/layer.js'
 import { assetsOf } from '../design/references.js'
@@ -50,6 +51,17 @@ const dropLinks = (screen: Screen, screens: ReadonlySet<string>): Screen =>
     return rest as Layer
   }) as Screen
 
+/** That none belong together is said by a lone screen, where names would say otherwise. */
+const sayArtboards = (
+  groups: readonly (readonly string[])[],
+  screens: readonly Screen[],
+): Design['artboards'] => {
+  const isOtherwise = groups.length === 0 && findArtboards(screens).length > 0
+  return isOtherwise
+    ? [{ screens: [screens[0]!.key] }]
+    : groups.map((group) => ({ screens: [...group] }))
+}
+
 /**
  * The design with only the chosen screens, without pictures and components nothing in it uses, and with the
  * screens that are one screen at several widths said to be so. At least one screen must be chosen.
@@ -73,6 +85,6 @@ export const takeScreens = (design: Design, choice: Choice): Design => {
     assets: Object.fromEntries(
       Object.entries(design.assets).filter(([id]) => isAll || used.assets.has(id)),
     ),
-    artboards: artboards.map((group) => ({ screens: [...group] })),
+    artboards: sayArtboards(artboards, screens),
   }
 }

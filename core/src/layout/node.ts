@@ -1,6 +1,7 @@
 import type { Box, Sides } from '../design/geometry.js'
 import type { Layer } from '../design/layer.js'
 import type { AutoLayout, Sizing } from '../design/layout.js'
+import type { LayerWidths } from '../design/widths.js'
 
 /** How a container arranges what is in it: as a row, column or grid, or by coordinates. */
 export type Arrangement = AutoLayout | { readonly kind: 'free' }
@@ -61,6 +62,8 @@ export type LayoutNode = {
   readonly folds?: { readonly topPx: number; readonly color: string }
   /** It is the button of the menu with this key, or what the button shows. */
   readonly menu?: { readonly is: 'button' | 'panel'; readonly key: string }
+  /** What a person has said about it at other widths. */
+  readonly widths?: LayerWidths
   /** Not shown. */
   readonly isHidden?: boolean
   /** Its place among its siblings, where a person has said one; smaller comes first, 0 is as drawn. */

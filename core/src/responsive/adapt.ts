@@ -114,7 +114,7 @@ class Adaptation {
     inner: number,
     context: RuleContext,
   ): LayoutNode {
-    const said = node.layer.widths?.giveWay
+    const said = node.widths?.giveWay
     if (said === 'keep') return node
     // What has the room it was drawn in needs nothing.
     if (!said && width >= node.box.width - SAME_PX) return node
@@ -222,8 +222,8 @@ class Adaptation {
     const known = this.options.words.get(node)
     if (known !== undefined) return known
     const has =
-      node.layer.widths?.at !== undefined ||
-      node.layer.widths?.giveWay !== undefined ||
+      node.widths?.at !== undefined ||
+      node.widths?.giveWay !== undefined ||
       node.children.some((child) => this.hasWord(child))
     this.options.words.set(node, has)
     return has

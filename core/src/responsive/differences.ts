@@ -1,4 +1,4 @@
-import type { WidthDifference } from '../design/layer.js'
+import type { WidthDifference } from '../design/widths.js'
 import type { LayoutNode } from '../layout/index.js'
 
 const applies = ({ from, below }: WidthDifference, windowPx: number): boolean =>
@@ -72,7 +72,7 @@ const typed = (node: LayoutNode, fontSize: number | undefined): LayoutNode => {
 
 /** The difference a person has said for this width; later ones win. */
 const differenceAt = (node: LayoutNode, windowPx: number): WidthDifference | undefined => {
-  const at = node.layer.widths?.at?.filter((difference) => applies(difference, windowPx)) ?? []
+  const at = node.widths?.at?.filter((difference) => applies(difference, windowPx)) ?? []
   return at.length === 0 ? undefined : Object.assign({}, ...at)
 }
 

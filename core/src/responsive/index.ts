@@ -5,7 +5,7 @@ import { adaptTree } from './adapt.js'
 import { createComfort } from './comfort.js'
 import { matchArtboards, type Match, type MatchRulings } from './match/index.js'
 import { adoptMenu } from './menu.js'
-import { prepareTree } from './prepare.js'
+import { prepareTree, type SaidWidths } from './prepare.js'
 import { regroupLike } from './regroup.js'
 import { createSolver, type Solver } from './solver.js'
 import { spreadTree, USUAL_BREAKPOINTS, type Spread } from './spread.js'
@@ -29,6 +29,8 @@ export type ScreenOptions = {
   /** Widths a person has chosen for changes, in px; absent: the usual ones. */
   readonly breakpoints?: readonly number[] | undefined
   readonly rulings?: MatchRulings | undefined
+  /** What a person has said about layers, by key. */
+  readonly said?: SaidWidths | undefined
 }
 
 /**
@@ -60,12 +62,19 @@ const takeOver = (
  */
 export const composeScreen = (
   artboards: readonly LayoutNode[],
-  { measure, assets, isScreen, breakpoints = USUAL_BREAKPOINTS, rulings = {} }: ScreenOptions,
+  {
+    measure,
+    assets,
+    isScreen,
+    breakpoints = USUAL_BREAKPOINTS,
+    rulings = {},
+    said = {},
+  }: ScreenOptions,
 ): Screen => {
   const solver = createSolver(measure)
   const [base, ...others] = artboards
-  const options = { measure, isScreen, breakpoints }
-  if (others.length === 0) return { ...spreadTree(base!, options, 0, solver), matches: {} }
+  const options = { measure, isScreen, breakpoints, said }
+  if (others.length === 0) return { ...spreadTree(base!, options, {}, solver), matches: {} }
   const matches: Record<string, readonly Match[]> = {}
   const trees = [
     base!,
@@ -77,7 +86,7 @@ export const composeScreen = (
   ]
   const steps: Spread['steps'][number][] = []
   const readings: Spread['readings'][number][] = []
-  const wide = prepareTree(base!, solver, isScreen)
+  const wide = prepareTree(base!, solver, isScreen, said)
   const context = {
     solver,
     comfort: createComfort(solver),
@@ -85,14 +94,17 @@ export const composeScreen = (
     topPx: 0,
     ground: '#ffffff',
   }
-  let before = 0
-  for (let i = trees.length - 1; i >= 0; i--) {
-    const tree = i === 0 ? trees[0]! : adoptMenu(trees[i]!, wide, context)
-    const fromPx = before === 0 ? 0 : takeOver(tree, before, breakpoints, solver)
-    const spread = spreadTree(tree, options, fromPx, solver)
+  const prepared = trees.map((tree, i) => (i === 0 ? tree : adoptMenu(tree, wide, context)))
+  // From narrow to wide: each takes over from the one before.
+  const narrowFirst = [...prepared].reverse()
+  const starts = narrowFirst.map((tree, i) =>
+    i === 0 ? 0 : takeOver(tree, narrowFirst[i - 1]!.box.width, breakpoints, solver),
+  )
+  narrowFirst.forEach((tree, i) => {
+    const range = { fromPx: starts[i]!, beforePx: starts[i + 1] ?? Infinity }
+    const spread = spreadTree(tree, options, range, solver)
     steps.push(...spread.steps)
     readings.push(...spread.readings)
-    before = tree.box.width
-  }
+  })
   return { steps, readings, matches }
 }

@@ -1,4 +1,5 @@
 import { resolveSides } from '../design/geometry.js'
+import type { LayerWidths } from '../design/widths.js'
 import type { LayoutNode } from '../layout/index.js'
 import { canWrap, findNavigation } from './navigation.js'
 import { flowChildren, isInFlow, type Solver } from './solver.js'
@@ -15,8 +16,16 @@ const HELD_PADDING_PX = 56
 const LEAST_SIDE_PX = 24
 const SAME_PX = 2
 
-const isPainted = ({ layer }: LayoutNode): boolean =>
-  ('fills' in layer && layer.fills.length > 0) || ('strokes' in layer && layer.strokes.length > 0)
+/** What a person has said, by the key of the layer or of the container made up around it. */
+export type SaidWidths = Readonly<Record<string, LayerWidths>>
+
+const withSaid = (root: LayoutNode, said: SaidWidths): LayoutNode =>
+  Object.keys(said).length === 0
+    ? root
+    : mapNodes(root, (node) => {
+        const widths = said[node.layer.key]
+        return widths && node.widths !== widths ? { ...node, widths } : node
+      })
 
 /** Fixed things never reach out of their parents; pictures keep their proportions. */
 const keepInside = (node: LayoutNode): LayoutNode => {
@@ -62,7 +71,7 @@ const spanOverlay = (node: LayoutNode, parent: LayoutNode): LayoutNode => {
 
 /** Content that stands in the middle of the page with much room on both sides is held to its width. */
 const holdContent = (node: LayoutNode, pageWidth: number): LayoutNode => {
-  const said = node.layer.widths?.contentMax
+  const said = node.widths?.contentMax
   const { arrangement } = node
   if (arrangement.kind === 'free') return node
   const padding = resolveSides(arrangement.padding)
@@ -179,7 +188,13 @@ const boxNavigation = (
  * Makes a tree ready for other widths than its own, without a change of looks at its own: what is found here
  * holds at every width.
  */
-export const prepareTree = (root: LayoutNode, solver: Solver, isScreen: boolean): LayoutNode => {
+export const prepareTree = (
+  drawn: LayoutNode,
+  solver: Solver,
+  isScreen: boolean,
+  said: SaidWidths = {},
+): LayoutNode => {
+  const root = withSaid(drawn, said)
   const keyOf = createKeys(root)
   const pageWidth = root.box.width
   const spread = (node: LayoutNode): LayoutNode => {
@@ -192,9 +207,7 @@ export const prepareTree = (root: LayoutNode, solver: Solver, isScreen: boolean)
     const held = isScreen ? holdContent(inside, pageWidth) : inside
     return boxTables(held, keyOf)
   })
-  const boxed = isScreen ? boxNavigation(kept, solver, keyOf) : kept
+  const boxed = withSaid(isScreen ? boxNavigation(kept, solver, keyOf) : kept, said)
   const flows = boxed.arrangement.kind !== 'free'
   return isScreen && flows ? { ...boxed, sizing: { ...boxed.sizing, width: 'stretch' } } : boxed
 }
-
-export { isPainted }

@@ -16,6 +16,18 @@ const overlaps = (a: Box, b: Box): boolean =>
 
 const withKey = <T extends Layer>(layer: T, key: string): T => ({ ...layer, key })
 
+type Seen = { readonly box: Box; readonly rank: number }
+
+/** What is known of a part of the other artboard while it gets the base's structure. */
+type Region = {
+  see(base: LayoutNode): Seen | undefined
+  readonly region: ReadonlySet<LayoutNode>
+  /** What only this artboard has, by the container it goes into. */
+  readonly loose: ReadonlyMap<LayoutNode, readonly LayoutNode[]>
+  readonly units: Map<string, { fills: boolean }>
+  readonly graphics: Set<Layer>
+}
+
 type Ranked = { readonly layer: Layer; readonly rank: number }
 
 const inOrder = (ranked: readonly Ranked[]): Layer[] =>
@@ -26,6 +38,8 @@ class Regrouping {
   /** What a node of the other artboard is on the base. */
   private readonly baseOf = new Map<LayoutNode, LayoutNode>()
   private readonly otherOf = new Map<LayoutNode, LayoutNode>()
+  private readonly extents = new Map<LayoutNode, Box | undefined>()
+  private readonly foundIn = new Map<LayoutNode, readonly LayoutNode[]>()
   private readonly parents = new Map<LayoutNode, LayoutNode>()
   private readonly places: ReadonlyMap<LayoutNode, Box>
   /** What has its place already: nothing is shown twice. */
@@ -98,10 +112,14 @@ class Regrouping {
   }
 
   /** What of the base is found in a node of the other artboard. */
-  private found(node: LayoutNode): LayoutNode[] {
+  private found(node: LayoutNode): readonly LayoutNode[] {
+    const known = this.foundIn.get(node)
+    if (known) return known
     const own = this.baseOf.get(node)
     const inside = node.children.flatMap((child) => this.found(child))
-    return own ? [own, ...inside] : inside
+    const found = own ? [own, ...inside] : inside
+    this.foundIn.set(node, found)
+    return found
   }
 
   /** For each child of the other container the one child of the base it belongs to; undefined when that is not so. */
@@ -234,7 +252,10 @@ class Regrouping {
     const loose = new Map<LayoutNode, LayoutNode[]>()
     this.placeLoose(base, base, other, loose)
     const own = this.places.get(other)!
-    const children = this.layersIn(base, other, loose, units, graphics, own)
+    const region = new Set(this.allParts(other))
+    const seen = new Map<LayoutNode, Seen | undefined>()
+    const see = (node: LayoutNode): Seen | undefined => this.see(node, region, seen)
+    const children = this.layersIn(base, { see, region, loose, units, graphics }, own)
     const frame: FrameLayer = {
       ...('fills' in other.layer && other.layer.type !== 'path'
         ? { fills: other.layer.fills, strokes: other.layer.strokes }
@@ -304,32 +325,26 @@ class Regrouping {
 
   /** Where the content of a container of the base stands on the other artboard. */
   private extent(base: LayoutNode): Box | undefined {
+    if (this.extents.has(base)) return this.extents.get(base)
     const own = this.otherOf.get(base)
-    if (own && this.places.has(own)) return this.places.get(own)
-    const boxes = base.children.flatMap((child) => this.extent(child) ?? [])
-    return boxes.length > 0 ? uniteBoxes(boxes) : undefined
+    const boxes = own ? [] : base.children.flatMap((child) => this.extent(child) ?? [])
+    const extent = own ? this.places.get(own) : boxes.length > 0 ? uniteBoxes(boxes) : undefined
+    this.extents.set(base, extent)
+    return extent
   }
 
-  private layersIn(
-    base: LayoutNode,
-    region: LayoutNode,
-    loose: ReadonlyMap<LayoutNode, readonly LayoutNode[]>,
-    units: Map<string, { fills: boolean }>,
-    graphics: Set<Layer>,
-    origin: Box,
-  ): Layer[] {
-    const regionParts = new Set(this.allParts(region))
-    const kids = base.children.filter((child) => this.isIn(child, regionParts))
-    const extents = kids.map((child) => this.extentIn(child, regionParts))
+  private layersIn(base: LayoutNode, context: Region, origin: Box): Layer[] {
+    const { see, region, loose, units, graphics } = context
+    const kids = base.children.filter((child) => see(child) !== undefined)
+    const extents = kids.map((child) => see(child)!.box)
     const isMixed = extents.some((a, i) =>
       extents.some(
         (b, j) => j > i && a && b && overlaps(a, b) && !this.overlapped(kids[i]!, kids[j]!),
       ),
     )
     const extras = (loose.get(base) ?? []).flatMap((part) => this.ranked(part, graphics, origin))
-    if (isMixed) return inOrder([...this.flat(base, regionParts, graphics, origin), ...extras])
-    const across = extents.filter((box) => box !== undefined)
-    const room = across.length > 0 ? uniteBoxes(across) : origin
+    if (isMixed) return inOrder([...this.flat(base, region, graphics, origin), ...extras])
+    const room = extents.length > 0 ? uniteBoxes(extents) : origin
     const isColumn = kids.every((_kid, i) =>
       extents.every(
         (box, j) =>
@@ -342,8 +357,8 @@ class Regrouping {
     )
     const layers = kids.flatMap((child, i): Ranked[] => {
       const own = this.otherOf.get(child)
-      const here = own !== undefined && regionParts.has(own) ? own : undefined
-      const rank = this.rankIn(child, regionParts)
+      const here = own !== undefined && region.has(own) ? own : undefined
+      const { rank } = see(child)!
       if (here && (child.children.length === 0 || here.children.length === 0)) {
         return this.ranked(here, graphics, origin)
       }
@@ -360,34 +375,39 @@ class Regrouping {
         key: child.layer.key,
         name: child.layer.name,
         box: { ...box, x: box.x - origin.x, y: box.y - origin.y },
-        children: this.layersIn(child, region, loose, units, graphics, box),
+        children: this.layersIn(child, context, box),
       }
       return [{ layer, rank }]
     })
     return inOrder([...layers, ...extras])
   }
 
-  /** Where the first part found in a container of the base comes in paint order. */
-  private rankIn(base: LayoutNode, region: ReadonlySet<LayoutNode>): number {
-    const own = this.otherOf.get(base)
-    if (own && region.has(own)) return this.ranks.get(own) ?? 0
-    return Math.min(...base.children.map((child) => this.rankIn(child, region)), Infinity)
-  }
-
   private allParts(node: LayoutNode): LayoutNode[] {
     return node.children.flatMap((child) => [child, ...this.allParts(child)])
   }
 
-  private isIn(base: LayoutNode, region: ReadonlySet<LayoutNode>): boolean {
+  /** Where what is found of a container of the base stands, and where the first of it comes in paint order. */
+  private see(
+    base: LayoutNode,
+    region: ReadonlySet<LayoutNode>,
+    seen: Map<LayoutNode, Seen | undefined>,
+  ): Seen | undefined {
+    if (seen.has(base)) return seen.get(base)
     const own = this.otherOf.get(base)
-    return (own !== undefined && region.has(own)) || base.children.some((c) => this.isIn(c, region))
-  }
-
-  private extentIn(base: LayoutNode, region: ReadonlySet<LayoutNode>): Box | undefined {
-    const own = this.otherOf.get(base)
-    if (own && region.has(own)) return this.places.get(own)
-    const boxes = base.children.flatMap((child) => this.extentIn(child, region) ?? [])
-    return boxes.length > 0 ? uniteBoxes(boxes) : undefined
+    let found: Seen | undefined
+    if (own && region.has(own)) {
+      found = { box: this.places.get(own)!, rank: this.ranks.get(own) ?? 0 }
+    } else {
+      const inside = base.children.flatMap((child) => this.see(child, region, seen) ?? [])
+      if (inside.length > 0) {
+        found = {
+          box: uniteBoxes(inside.map(({ box }) => box)),
+          rank: Math.min(...inside.map(({ rank }) => rank)),
+        }
+      }
+    }
+    seen.set(base, found)
+    return found
   }
 
   private overlapped(a: LayoutNode, b: LayoutNode): boolean {

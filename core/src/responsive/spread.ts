@@ -2,7 +2,9 @@ import type { LayoutNode } from '../layout/index.js'
 import type { TextMeasure } from '../text/measure.js'
 import { adaptTree, type AdaptedReading } from './adapt.js'
 import { createComfort } from './comfort.js'
-import { prepareTree } from './prepare.js'
+import { applyDifferences } from './differences.js'
+import { prepareTree, type SaidWidths } from './prepare.js'
+import { mapNodes } from './tree.js'
 import type { WidthReading } from './reading.js'
 import { createSolver, type Solver } from './solver.js'
 
@@ -45,7 +47,7 @@ const heldReadings = (root: LayoutNode): WidthReading[] => {
   const readings: WidthReading[] = []
   const visit = (node: LayoutNode): void => {
     if (node.contentMax !== undefined) {
-      const said = node.layer.widths?.contentMax !== undefined
+      const said = node.widths?.contentMax !== undefined
       readings.push({
         layer: node.layer.key,
         kind: 'hold',
@@ -67,26 +69,56 @@ type Options = {
   readonly isScreen: boolean
   /** Widths at which it may change, in px. */
   readonly breakpoints: readonly number[]
+  /** What a person has said. */
+  readonly said?: SaidWidths | undefined
 }
+
+/** Widths from which on something is as a person has said, in px. */
+const saidWidths = (said: SaidWidths, least: number): number[] =>
+  Object.values(said)
+    .flatMap(({ at = [] }) =>
+      at.flatMap(({ from, below }) => [from, ...(below === undefined ? [] : [below])]),
+    )
+    .filter((px) => px > least)
 
 /** The tree of one artboard at every width from `fromPx` to its own, and beyond. */
 export const spreadTree = (
   tree: LayoutNode,
-  { measure, isScreen, breakpoints }: Options,
-  fromPx = 0,
+  { measure, isScreen, breakpoints, said = {} }: Options,
+  {
+    fromPx = 0,
+    beforePx = Infinity,
+  }: { readonly fromPx?: number; readonly beforePx?: number } = {},
   solver: Solver = createSolver(measure),
 ): Spread => {
-  const prepared = prepareTree(tree, solver, isScreen)
+  const prepared = prepareTree(tree, solver, isScreen, said)
   if (!isScreen) return { steps: [{ fromPx, root: prepared }], readings: [] }
   const own = tree.box.width
   const comfort = createComfort(solver)
   const words = new Map<LayoutNode, boolean>()
-  const narrower = [fromPx, ...breakpoints.filter((px) => px > fromPx && px < own)]
+  const narrower = [
+    ...new Set(
+      [fromPx, ...breakpoints, ...saidWidths(said, 0)].filter((px) => px >= fromPx && px < own),
+    ),
+  ].sort((a, b) => a - b)
   const adapted = narrower.map((px) => ({
     fromPx: px,
     ...adaptTree(prepared, { solver, comfort, fromPx: px, drawnPx: own, words }),
   }))
-  const drawn = own > fromPx ? [{ fromPx: own, root: prepared }] : []
+  // Beyond its own width an artboard is as drawn, but for what a person has said.
+  const wider = [
+    ...new Set([own, ...breakpoints.filter((px) => px > own), ...saidWidths(said, own)]),
+  ]
+  const drawn = wider
+    .filter((px) => px > fromPx && px < beforePx)
+    .sort((a, b) => a - b)
+    .map((px) => ({
+      fromPx: px,
+      root:
+        words.size === 0 && Object.keys(said).length === 0
+          ? prepared
+          : mapNodes(prepared, (node) => applyDifferences(node, px)),
+    }))
   const steps = [...adapted.map(({ fromPx: px, root }) => ({ fromPx: px, root })), ...drawn]
   const readings = joinReadings(
     adapted.map((step, i) => ({ belowPx: narrower[i + 1] ?? own, readings: step.readings })),

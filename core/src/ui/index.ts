@@ -128,6 +128,7 @@ export const buildUi = (
       isScreen,
       breakpoints: design.breakpoints,
       rulings,
+      said: design.widths,
     })
     const menus = new Map<string, string>()
     const menuId = (key: string): string => {
