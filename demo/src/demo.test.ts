@@ -5,10 +5,16 @@ import { buildTidewrack } from './tidewrack.js'
 
 const file = join(__dirname, '../designs/tidewrack.json')
 
-test('Tidewrack is a checked design with two screens, tokens in two modes and components', () => {
+test('Tidewrack is a checked design with screens at several widths, tokens in two modes and components', () => {
   const { design, notes } = readFiles([{ name: 'tidewrack.json', bytes: readFileSync(file) }])
   expect(notes).toEqual([])
-  expect(design!.screens.map((s) => s.name)).toEqual(['Today on the shore', 'Log a sighting'])
+  expect(design!.screens.map((s) => s.name)).toEqual([
+    'Today on the shore',
+    'Today on the shore, tablet',
+    'Today on the shore, phone',
+    'Log a sighting',
+    'Log a sighting, phone',
+  ])
   expect(design!.modes).toEqual(['light', 'dark'])
   expect(design!.components.map((c) => c.name)).toEqual(['Button', 'Field', 'Figure', 'Sighting'])
 })

@@ -333,6 +333,104 @@ const log = (): Draft =>
     ],
   )
 
+type Change = (draft: Draft) => Draft | undefined
+
+/** Another artboard of a screen: the same layers under keys of their own, some of them changed or left out. */
+const asArtboard = (
+  screen: Draft,
+  prefix: string,
+  changes: Readonly<Record<string, Change>>,
+): Draft => {
+  const step = (draft: Draft): Draft | undefined => {
+    const change = changes[draft.key]
+    const changed = change ? change(draft) : draft
+    if (!changed) return undefined
+    const children = changed.children?.flatMap((child) => step(child) ?? [])
+    return { ...changed, key: `${prefix}-${changed.key}`, ...(children ? { children } : {}) }
+  }
+  return step(screen)!
+}
+
+const arranged =
+  (layout: Record<string, unknown>, rest: Record<string, unknown> = {}): Change =>
+  (draft) => ({ ...draft, ...rest, layout: { ...(draft['layout'] as object), ...layout } })
+
+const wide =
+  (px: number): Change =>
+  (draft) => ({ ...draft, ...size(px) })
+const stretched: Change = (draft) => ({ ...draft, ...size('stretch') })
+
+/** What stands where the links have no room. */
+const menuSign = (screen: string): Draft =>
+  layer(
+    'path',
+    `${screen}-menu-sign`,
+    {
+      paths: [{ d: 'M2 5H22M2 12H22M2 19H22' }],
+      strokes: [{ paint: solid('ink'), width: 2, cap: 'round' }],
+    },
+    size(24, 24),
+  )
+
+const phoneHeader = (screen: string): Record<string, Change> => ({
+  [`${screen}-header`]: (draft) => ({
+    ...arranged({ padding: { top: 16, right: 16, bottom: 16, left: 16 } })(draft)!,
+    children: [draft.children![0]!, menuSign(screen)],
+  }),
+})
+
+const todayTablet = (): Draft =>
+  asArtboard(today(), 'tablet', {
+    today: wide(768),
+    'today-body': arranged(
+      { padding: SPACES.l },
+      { tokens: { 'layout.padding': 'space.l', 'layout.gap': 'space.l' } },
+    ),
+    'today-header': arranged({ padding: { top: 16, right: 24, bottom: 16, left: 24 } }),
+    'today-picture': (draft) => ({ ...draft, ...size(264, 160) }),
+    'today-columns': arranged({ kind: 'column', align: 'stretch' }),
+    'tide-card': stretched,
+    'tide-curve': (draft) => ({ ...draft, ...size(312, 100) }),
+  })
+
+const todayPhone = (): Draft =>
+  asArtboard(today(), 'phone', {
+    ...phoneHeader('today'),
+    today: wide(390),
+    'today-body': arranged(
+      { padding: SPACES.m },
+      { tokens: { 'layout.padding': 'space.m', 'layout.gap': 'space.l' } },
+    ),
+    'today-hero': arranged({ kind: 'column', align: 'stretch' }),
+    'today-picture': (draft) => ({ ...draft, ...size('stretch', 160) }),
+    'today-figures': arranged({ kind: 'column', align: 'stretch' }),
+    'today-columns': arranged({ kind: 'column', align: 'stretch' }),
+    'tide-card': stretched,
+  })
+
+const logPhone = (): Draft =>
+  asArtboard(log(), 'phone', {
+    ...phoneHeader('log'),
+    log: wide(390),
+    'log-body': arranged({ padding: 0 }, { tokens: { 'layout.gap': 'space.l' } }),
+    'log-form': (draft) => ({
+      ...arranged({ padding: SPACES.m })(draft)!,
+      ...size('stretch'),
+      radius: 0,
+      strokes: [],
+      tokens: {
+        'fills.0.color': 'color.paper',
+        'layout.gap': 'space.l',
+        'layout.padding': 'space.m',
+      },
+    }),
+    'log-where': arranged({ kind: 'column', align: 'stretch' }),
+    'log-sure-options': arranged({ kind: 'column', gap: SPACES.m }),
+    'log-actions': arranged({ kind: 'column', align: 'stretch' }, size('stretch')),
+    'log-save': stretched,
+    'log-cancel': stretched,
+  })
+
 const tokens = [
   ...Object.entries(COLORS).map(([name, values]) => ({
     name: `color.${name}`,
@@ -373,5 +471,15 @@ export const buildTidewrack = () => ({
       data: drawShorePicture(720, 320).toString('base64'),
     },
   },
-  screens: [named(today(), 'Today on the shore'), named(log(), 'Log a sighting')],
+  artboards: [
+    { screens: ['today', 'tablet-today', 'phone-today'] },
+    { screens: ['log', 'phone-log'] },
+  ],
+  screens: [
+    named(today(), 'Today on the shore'),
+    named(todayTablet(), 'Today on the shore, tablet'),
+    named(todayPhone(), 'Today on the shore, phone'),
+    named(log(), 'Log a sighting'),
+    named(logPhone(), 'Log a sighting, phone'),
+  ],
 })

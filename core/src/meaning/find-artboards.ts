@@ -9,6 +9,17 @@ const nameWithoutWidth = (name: string): string =>
     .replace(/[^\p{L}]+/gu, ' ')
     .trim()
 
+/** `Home / Desktop 1280` → `Home`: a screen's name without what says a width, as it was written. */
+export const nameOfScreen = (name: string): string =>
+  name
+    .replace(
+      /\b(desktop|laptop|tablet|phone|mobile|wide|narrow|small|medium|large|\d{3,4}\s*(px)?)\b/gi,
+      '',
+    )
+    .replace(/[\s/_,:·–—-]+$/u, '')
+    .replace(/^[\s/_,:·–—-]+/u, '')
+    .trim()
+
 /** Screens that by name and width look like one screen drawn at several widths, in groups of two or more. */
 export const findArtboards = (screens: readonly Layer[]): Layer[][] => {
   const groups = new Map<string, Layer[]>()

@@ -110,7 +110,7 @@ export const spreadTree = (
     ...new Set([own, ...breakpoints.filter((px) => px > own), ...saidWidths(said, own)]),
   ]
   const drawn = wider
-    .filter((px) => px > fromPx && px < beforePx)
+    .filter((px) => px >= fromPx && px < beforePx)
     .sort((a, b) => a - b)
     .map((px) => ({
       fromPx: px,

@@ -3,7 +3,7 @@ import type { Layer } from '../design/layer.js'
 import { findFace, weightDistance, type Font } from '../fonts/face.js'
 import { fallbackOf, isGenericFamily, listFontNeeds } from '../fonts/needs.js'
 import { inferLayout, type LayoutNode } from '../layout/index.js'
-import { findArtboards } from '../meaning/find-artboards.js'
+import { findArtboards, nameOfScreen } from '../meaning/find-artboards.js'
 import { findTitle } from '../meaning/find-title.js'
 import { notes } from '../notes/catalogue.js'
 import type { Note } from '../notes/note.js'
@@ -82,6 +82,10 @@ const groupScreens = (design: Design, roots: readonly Layer[]): (readonly Layer[
   })
 }
 
+/** `Home / Desktop` of several artboards is `Home`; a lone screen keeps its name. */
+const pageName = (group: readonly Layer[]): string =>
+  (group.length > 1 ? nameOfScreen(group[0]!.name) : '') || group[0]!.name
+
 /** The outermost node is the page's main part; a screen with auto layout takes the room the window has. */
 const finishRoot = (node: UiNode, isScreen: boolean): UiNode => {
   if (node.type !== 'box') return node
@@ -145,7 +149,8 @@ export const buildUi = (
     )
     return {
       key: root.key,
-      name: root.name,
+      artboards: group.map((artboard) => artboard.key),
+      name: pageName(group),
       root: joined,
       widthPx: root.box.width,
       heightPx: root.box.height,

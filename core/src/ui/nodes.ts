@@ -181,6 +181,8 @@ export type UiNode = UiBox | UiText | UiImage | UiMenuButton
 export type UiPage = {
   /** Key of the screen, or of the layer that was selected. */
   readonly key: string
+  /** Keys of all screens it was made of, its own among them. */
+  readonly artboards: readonly string[]
   readonly name: string
   readonly root: UiNode
   readonly widthPx: number

@@ -126,7 +126,12 @@ export const html: Target = {
         textFile('README.md', README + fontReadme(project)),
       ],
       styles: { source, classes: [...styling.classes], compiledPath: 'styles.css' },
-      pages: Object.fromEntries([...paths].map(([key, path]) => [key, { path, route: path }])),
+      pages: Object.fromEntries(
+        project.pages.flatMap(({ key, artboards }) => {
+          const path = paths.get(key)!
+          return artboards.map((artboard) => [artboard, { path, route: path }])
+        }),
+      ),
     }
   },
 }

@@ -186,10 +186,9 @@ export const react: Target = {
       ],
       styles: { source, classes: [...styling.classes] },
       pages: Object.fromEntries(
-        screens.map(({ page, component, route }) => [
-          page.key,
-          { path: `src/screens/${component}.tsx`, route },
-        ]),
+        screens.flatMap(({ page, component, route }) =>
+          page.artboards.map((key) => [key, { path: `src/screens/${component}.tsx`, route }]),
+        ),
       ),
     }
   },
