@@ -1,3 +1,4 @@
+import type { Design } from '../design/design.js'
 import type { Layer } from '../design/layer.js'
 
 /** `Home / 390`, `home-desktop` → `home`: the name without what says a width. */
@@ -30,5 +31,24 @@ export const findArtboards = (screens: readonly Layer[]): Layer[][] => {
   return [...groups.values()].filter((group) => {
     const widths = new Set(group.map((screen) => Math.round(screen.box.width)))
     return group.length > 1 && widths.size === group.length
+  })
+}
+
+/** The screens of each page: those that are one screen at several widths belong together, the widest first. */
+export const groupScreens = (
+  design: Pick<Design, 'artboards'>,
+  roots: readonly Layer[],
+): (readonly Layer[])[] => {
+  const groups =
+    design.artboards.length === 0
+      ? findArtboards(roots)
+      : design.artboards.map(({ screens }) => roots.filter((r) => screens.includes(r.key)))
+  const groupOf = new Map(groups.flatMap((group) => group.map((root) => [root, group] as const)))
+  const done = new Set<Layer>()
+  return roots.flatMap((root) => {
+    if (done.has(root)) return []
+    const group = [...(groupOf.get(root) ?? [root])].sort((a, b) => b.box.width - a.box.width)
+    for (const member of group) done.add(member)
+    return [group]
   })
 }

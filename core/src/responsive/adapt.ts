@@ -34,6 +34,8 @@ type Options = {
 
 /** Buttons, chips and small cards keep their padding, in px. */
 const LEAST_SHRUNK_PX = 280
+/** A badge, a sign, a time of day: no wider than this, in px. */
+const SMALL_PX = 96
 /** Less than this is no loss of room, in px. */
 const SAME_PX = 0.5
 
@@ -75,8 +77,15 @@ class Adaptation {
     const { arrangement } = node
     if (arrangement.kind === 'free' || arrangement.kind === 'column') return 0
     const children = flowChildren(node).filter((child) => !child.folds)
+    // Beside small things a text may be narrow: an entry of a list stays on its line.
+    const flexible = children.filter((child) => child.sizing.width === 'stretch')
+    const isEntry =
+      arrangement.kind === 'row' &&
+      flexible.length === 1 &&
+      children.every((c) => flexible.includes(c) || c.box.width <= SMALL_PX)
     const sizes = children.map((child) => {
-      const own = Math.max(comfort(child), solver.least(child))
+      const wanted = isEntry && flexible.includes(child) ? SMALL_PX : comfort(child)
+      const own = Math.max(wanted, solver.narrowest(child))
       return own + child.margin.left + child.margin.right
     })
     const most = Math.max(0, ...sizes)
@@ -87,7 +96,7 @@ class Adaptation {
       const total = tracks.reduce((sum, track) => sum + track, 0)
       const hardest = Math.max(
         0,
-        ...children.map((child, i) => (solver.least(child) * total) / tracks[i % columns]!),
+        ...children.map((child, i) => (solver.narrowest(child) * total) / tracks[i % columns]!),
       )
       const columnNeeds = tracks.map((_, j) =>
         Math.max(0, ...sizes.filter((_size, i) => i % columns === j)),

@@ -33,6 +33,23 @@ export type ScreenOptions = {
   readonly said?: SaidWidths | undefined
 }
 
+/** What a design says about widths, for its screens. */
+export const screenOptions = (
+  design: Design,
+  measure: TextMeasure,
+  isScreen: boolean,
+): ScreenOptions => ({
+  measure,
+  assets: design.assets,
+  isScreen,
+  breakpoints: design.breakpoints,
+  rulings: Object.assign(
+    {},
+    ...design.artboards.map((group) => group.matches ?? {}),
+  ) as MatchRulings,
+  said: design.widths,
+})
+
 /**
  * Where a wider artboard takes over from a narrower one: at the narrowest usual width at which nothing in it has to
  * give way, else at its own.

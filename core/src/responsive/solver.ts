@@ -25,6 +25,8 @@ export type Solver = {
   widest(node: LayoutNode): number
   /** As wide as the content must be, so that no word and no fixed thing reaches out of it, in px. */
   least(node: LayoutNode): number
+  /** The same where lines that are kept may break after all. */
+  narrowest(node: LayoutNode): number
   text(node: LayoutNode): TextFlow
   /** How wide each child that stands in the flow is, for a container of this width. */
   widths(node: LayoutNode, width: number): ReadonlyMap<LayoutNode, number>
@@ -74,6 +76,7 @@ export const createSolver = (measure: TextMeasure): Solver => {
   const flows = new Map<LayoutNode, TextFlow>()
   const widests = new Map<LayoutNode, number>()
   const leasts = new Map<LayoutNode, number>()
+  const narrowests = new Map<LayoutNode, number>()
   const heights = new Map<LayoutNode, Map<number, number>>()
 
   const remember = (
@@ -142,22 +145,30 @@ export const createSolver = (measure: TextMeasure): Solver => {
       ? node.layer.box.width
       : undefined
 
+  const findLeast = (
+    node: LayoutNode,
+    of: (node: LayoutNode) => number,
+    keeps: boolean,
+  ): number => {
+    if (node.folds) return 0
+    const { layer } = node
+    if (layer.type === 'text') {
+      if (node.breaksWords) return Math.min(text(node).least, 24)
+      return keeps && node.keepsLines ? (drawnWidth(node) ?? text(node).widest) : text(node).least
+    }
+    if (node.scrolls) return 0
+    const isPlain = node.children.length === 0 || node.arrangement.kind === 'free'
+    if (node.sizing.width === 'fixed') {
+      return node.fitsParent ? Math.min(node.box.width, 24) : limit(node.box.width, node)
+    }
+    if (isPlain) return node.limits.minWidth ?? 0
+    return Math.max(node.limits.minWidth ?? 0, across(node, of))
+  }
+
   const least = (node: LayoutNode): number =>
-    remember(leasts, node, () => {
-      if (node.folds) return 0
-      const { layer } = node
-      if (layer.type === 'text') {
-        if (node.breaksWords) return Math.min(text(node).least, 24)
-        return node.keepsLines ? (drawnWidth(node) ?? text(node).widest) : text(node).least
-      }
-      if (node.scrolls) return 0
-      const isPlain = node.children.length === 0 || node.arrangement.kind === 'free'
-      if (node.sizing.width === 'fixed') {
-        return node.fitsParent ? Math.min(node.box.width, 24) : limit(node.box.width, node)
-      }
-      if (isPlain) return node.limits.minWidth ?? 0
-      return Math.max(node.limits.minWidth ?? 0, across(node, least))
-    })
+    remember(leasts, node, () => findLeast(node, least, true))
+  const narrowest = (node: LayoutNode): number =>
+    remember(narrowests, node, () => findLeast(node, narrowest, false))
 
   const measured = (node: LayoutNode): Measured => ({
     node,
@@ -287,5 +298,5 @@ export const createSolver = (measure: TextMeasure): Solver => {
     return placed
   }
 
-  return { widest, least, text, widths, height, place }
+  return { widest, least, narrowest, text, widths, height, place }
 }

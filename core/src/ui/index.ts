@@ -3,11 +3,11 @@ import type { Layer } from '../design/layer.js'
 import { findFace, weightDistance, type Font } from '../fonts/face.js'
 import { fallbackOf, isGenericFamily, listFontNeeds } from '../fonts/needs.js'
 import { inferLayout, type LayoutNode } from '../layout/index.js'
-import { findArtboards, nameOfScreen } from '../meaning/find-artboards.js'
+import { groupScreens, nameOfScreen } from '../meaning/find-artboards.js'
 import { findTitle } from '../meaning/find-title.js'
 import { notes } from '../notes/catalogue.js'
 import type { Note } from '../notes/note.js'
-import { composeScreen } from '../responsive/index.js'
+import { composeScreen, screenOptions } from '../responsive/index.js'
 import { createMeasure } from '../text/measure.js'
 import { Account } from './account.js'
 import { AssetCollector } from './asset-collector.js'
@@ -66,22 +66,6 @@ const chooseFonts = (
   return { fonts: [...chosen], missingFonts }
 }
 
-/** The screens of each page: those that are one screen at several widths belong together, the widest first. */
-const groupScreens = (design: Design, roots: readonly Layer[]): (readonly Layer[])[] => {
-  const groups =
-    design.artboards.length === 0
-      ? findArtboards(roots)
-      : design.artboards.map(({ screens }) => roots.filter((r) => screens.includes(r.key)))
-  const groupOf = new Map(groups.flatMap((group) => group.map((root) => [root, group] as const)))
-  const done = new Set<Layer>()
-  return roots.flatMap((root) => {
-    if (done.has(root)) return []
-    const group = [...(groupOf.get(root) ?? [root])].sort((a, b) => b.box.width - a.box.width)
-    for (const member of group) done.add(member)
-    return [group]
-  })
-}
-
 /** `Home / Desktop` of several artboards is `Home`; a lone screen keeps its name. */
 const pageName = (group: readonly Layer[]): string =>
   (group.length > 1 ? nameOfScreen(group[0]!.name) : '') || group[0]!.name
@@ -114,10 +98,6 @@ export const buildUi = (
   const pageKeys = new Map(
     groups.flatMap((group) => group.map((root) => [root.key, group[0]!.key] as const)),
   )
-  const rulings = Object.assign(
-    {},
-    ...design.artboards.map((group) => group.matches ?? {}),
-  ) as Record<string, string | null>
   const pages = groups.map((group): UiPage => {
     const root = group[0]!
     const isScreen = screens.has(root.key)
@@ -126,14 +106,7 @@ export const buildUi = (
       const free = countFree(tree)
       if (free > 0) account.add(notes.placedAbsolutely(group[i]!.key, free))
     })
-    const screen = composeScreen(trees, {
-      measure,
-      assets: design.assets,
-      isScreen,
-      breakpoints: design.breakpoints,
-      rulings,
-      said: design.widths,
-    })
+    const screen = composeScreen(trees, screenOptions(design, measure, isScreen))
     const menus = new Map<string, string>()
     const menuId = (key: string): string => {
       const id = menus.get(key) ?? (menus.size === 0 ? 'menu' : `menu-${menus.size + 1}`)

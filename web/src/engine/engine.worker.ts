@@ -32,6 +32,7 @@ import { inspectLayer } from './inspect-layer'
 import { listTexts } from './list-texts'
 import { listTokens } from './list-tokens'
 import { lookAtPicture } from './look-at-picture'
+import { listWidths } from './widths'
 import { compareEdits, listArranged, mend, reportStructure } from './structure'
 import type {
   ConvertRequest,
@@ -200,6 +201,7 @@ const handlers: Handlers = {
     start ??= design === current ? found.grades : findAll(need(current), measure()).grades
     return reportStructure(found, start)
   },
+  widths: (screen) => listWidths(need(edited).design, screen, measure()),
   mend: (choice) => mend(need(edited).design, measure(), choice),
   listArranged(key) {
     const { design, screens } = need(edited)

@@ -16,6 +16,7 @@ import type {
   TokenType,
 } from '@unimorph/core'
 import type { LayerDetails } from './inspect-layer'
+import type { WidthAnswer } from './widths'
 import type { ArrangedBox, Comparison, MendAnswer, MendChoice, StructureReport } from './structure'
 
 /** A row of the outline: a layer with what a list needs to know of it. */
@@ -127,6 +128,8 @@ export type Engine = {
   listTexts(screen: string): TextPiece[]
   /** What makes worse code in the design as it was last drawn, and its grades. */
   report(): StructureReport
+  /** How a screen is at every width, as it was last drawn. */
+  widths(screen: string): WidthAnswer | undefined
   /** The edits that mend some findings, each checked to keep the look. */
   mend(choice: MendChoice): MendAnswer
   /** How a screen is arranged, as it was last drawn. */

@@ -4,13 +4,17 @@ import { useStructure } from '../model/structure-store'
 import { Outline } from './Outline'
 import { StructureTab, useStructureReport } from './StructureTab'
 import { TokensTab } from './TokensTab'
+import { useWidths } from '../model/widths-store'
+import { WidthTab, useWidthReport } from './WidthTab'
 
 const TAB =
-  'h-8 px-3 text-soft border-b-2 border-transparent hover:text-ink data-selected:border-ink data-selected:font-semibold data-selected:text-ink'
+  'h-8 px-2.5 text-soft border-b-2 border-transparent hover:text-ink data-selected:border-ink data-selected:font-semibold data-selected:text-ink'
 
 /** The design as layers, by what is wrong with them, and as tokens, and what can be read off the selected layer. */
 export const OutlineLane = () => {
   useStructureReport()
+  useWidthReport()
+  const breaks = useWidths((s) => s.report?.breaks.length ?? 0)
   const count = useStructure((s) => s.report?.findings.length ?? 0)
   return (
     <div className="flex h-full min-h-0 flex-col">
@@ -19,6 +23,9 @@ export const OutlineLane = () => {
           <Tab className={TAB}>Layers</Tab>
           <Tab className={TAB}>
             Structure{count > 0 && <span className="ml-1 text-xs text-soft">{count}</span>}
+          </Tab>
+          <Tab className={TAB}>
+            Width{breaks > 0 && <span className="ml-1 text-xs text-problem">{breaks}</span>}
           </Tab>
           <Tab className={TAB}>Tokens</Tab>
         </TabList>
@@ -29,6 +36,9 @@ export const OutlineLane = () => {
           </TabPanel>
           <TabPanel tabIndex={-1} className="flex h-full min-h-0 flex-col">
             <StructureTab />
+          </TabPanel>
+          <TabPanel tabIndex={-1} className="flex h-full min-h-0 flex-col">
+            <WidthTab />
           </TabPanel>
           <TabPanel tabIndex={-1} className="flex h-full min-h-0 flex-col">
             <TokensTab />

@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react'
 import { useDesk } from '../model/desk-store'
+import { toCodeKeys, toShownKey, useWidths } from '../model/widths-store'
 
 type Props = {
   readonly html: string
@@ -26,11 +27,15 @@ const TALLEST_PX = 30_000
 export const ResultPane = ({ html, width, height, scale, picks }: Props) => {
   const frame = useRef<HTMLIFrameElement>(null)
   const selection = useDesk((s) => s.selection)
+  const report = useWidths((s) => s.report)
   const [content, setContent] = useState(height)
   const post = (message: unknown): void => frame.current?.contentWindow?.postMessage(message, '*')
 
   useEffect(() => setContent(height), [height, width])
-  useEffect(() => post({ kind: 'mark', layers: selection }), [selection])
+  useEffect(
+    () => post({ kind: 'mark', layers: toCodeKeys(report, selection) }),
+    [report, selection],
+  )
   useEffect(() => post({ kind: 'picks', picks }), [picks])
 
   useEffect(() => {
@@ -48,14 +53,19 @@ export const ResultPane = ({ html, width, height, scale, picks }: Props) => {
           break
         case 'shown':
           post({ kind: 'picks', picks })
-          post({ kind: 'mark', layers: useDesk.getState().selection })
+          post({
+            kind: 'mark',
+            layers: toCodeKeys(useWidths.getState().report, useDesk.getState().selection),
+          })
           break
         case 'height':
           if (typeof data.px === 'number')
             setContent(Math.min(TALLEST_PX, Math.max(height, data.px)))
           break
         case 'select':
-          select([String(data.layer)])
+          select([
+            toShownKey(useWidths.getState().report, useDesk.getState().screen, String(data.layer)),
+          ])
           break
         case 'follow':
           showPage((page) => page.path === data.href)

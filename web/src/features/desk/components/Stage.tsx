@@ -4,12 +4,13 @@ import { useDesk } from '../model/desk-store'
 import { clampZoom, useStage } from '../model/stage-store'
 import { usePreview } from '../model/use-preview'
 import { useZoomAndPan } from '../model/use-zoom-and-pan'
+import { NARROWEST, WIDEST } from '../model/widths-store'
 import { DesignPane } from './DesignPane'
 import { ResultPane } from './ResultPane'
 import { Separator } from './Separator'
+import { WidthRuler } from './WidthRuler'
+import { WidthStrip } from './WidthStrip'
 
-const NARROWEST = 240
-const WIDEST = 2560
 const MARGIN = 24
 /** From this lane width on, design and result stand beside each other; below it, one under the other. */
 const BESIDE_FROM = 860
@@ -40,7 +41,7 @@ const findPage = (
 
 /** The design and the running code at the same scale. */
 export const Stage = () => {
-  const { view, zoom, picks } = useStage()
+  const { view, zoom, picks, width, set } = useStage()
   const drawn = useDesk((s) => s.drawn)
   const converted = useDesk((s) => s.converted)
   const screenKey = useDesk((s) => s.screen)
@@ -52,8 +53,8 @@ export const Stage = () => {
   const html = usePreview(converted, page)
   const part = drawn?.layers.find((l) => l.key === page)
   const natural = part?.box ?? { width: screen?.width ?? 1280, height: screen?.height ?? 800 }
-  const [width, setWidth] = useState<number>()
-  useEffect(() => setWidth(undefined), [screenKey, page])
+  const setWidth = (px: number | undefined): void => set({ width: px })
+  useEffect(() => set({ width: undefined }), [screenKey, page, set])
 
   const resultWidth = width ?? Math.max(NARROWEST, Math.round(natural.width))
   const isBeside = lane.width >= BESIDE_FROM && view === 'both'
@@ -67,6 +68,9 @@ export const Stage = () => {
 
   return (
     <div className="flex h-full flex-col">
+      {view !== 'design' && view !== 'strip' && (
+        <WidthRuler value={resultWidth} onChange={setWidth} />
+      )}
       <div
         ref={lane.ref}
         tabIndex={0}
@@ -75,7 +79,10 @@ export const Stage = () => {
         className="min-h-0 flex-1 overflow-auto -outline-offset-2"
       >
         <div className={`flex w-max min-w-full gap-6 p-6 ${isBeside ? '' : 'flex-col'}`}>
-          {screen && view !== 'result' && (
+          {view === 'strip' && html && (
+            <WidthStrip html={html} height={natural.height} laneHeight={lane.height} />
+          )}
+          {screen && (view === 'both' || view === 'design') && (
             <figure>
               <figcaption className="mb-1.5 flex h-6 items-center text-xs text-soft">
                 Design, {Math.round(screen.width)} px wide
@@ -83,7 +90,7 @@ export const Stage = () => {
               <DesignPane screen={screen} scale={scale} />
             </figure>
           )}
-          {view !== 'design' && (
+          {(view === 'both' || view === 'result') && (
             <figure>
               <figcaption className="mb-1.5 flex h-6 items-center gap-2 text-xs text-soft">
                 <label className="flex items-center gap-1.5">

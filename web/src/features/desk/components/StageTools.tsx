@@ -7,6 +7,7 @@ const VIEWS = [
   { value: 'both', label: 'Both' },
   { value: 'design', label: 'Design' },
   { value: 'result', label: 'Result' },
+  { value: 'strip', label: 'All widths' },
 ] as const
 const ZOOMS = [
   { value: 'fit', label: 'Fit width' },

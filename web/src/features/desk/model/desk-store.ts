@@ -18,6 +18,7 @@ import type {
   TextPiece,
   TokenList,
 } from '../../../engine/protocol'
+import type { WidthAnswer } from '../../../engine/widths'
 import {
   api,
   messageOf,
@@ -72,6 +73,7 @@ type DeskActions = {
   /** Once the design is drawn and converted as it is now; what is not shown at once waits for that. */
   settled(): Promise<void>
   report(): Promise<StructureReport>
+  widths(screen: string): Promise<WidthAnswer | undefined>
   mend(choice: MendChoice): Promise<MendAnswer>
   listArranged(screen: string): Promise<ArrangedBox[]>
   /** The code and layers of a screen as they are, and with some more edits. */
@@ -263,6 +265,7 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
     listTexts: (screen) => engine.call('listTexts', screen),
     settled,
     report: () => engine.call('report'),
+    widths: (screen) => engine.call('widths', screen),
     mend: (choice) => engine.call('mend', choice),
     listArranged: (screen) => engine.call('listArranged', screen),
     compare: (more, screen) =>

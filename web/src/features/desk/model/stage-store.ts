@@ -1,6 +1,7 @@
 import { create } from 'zustand'
 
-export type StageView = 'both' | 'design' | 'result'
+/** `strip`: the result at all its widths beside one another. */
+export type StageView = 'both' | 'design' | 'result' | 'strip'
 /** What the pointer does on the design: pick layers, or select and copy its text. */
 export type Pointer = 'layers' | 'text'
 /** A scale, or one that follows the room there is: the width of the screen, or all of it. */
@@ -26,7 +27,9 @@ type StageStore = {
   readonly pointer: Pointer
   /** Whether pressing something in the running result selects its layer, or uses it. */
   readonly picks: boolean
-  set(change: Partial<Pick<StageStore, 'view' | 'zoom' | 'pointer' | 'picks'>>): void
+  /** Width of the running result, in px; absent: as the shown screen was drawn. */
+  readonly width: number | undefined
+  set(change: Partial<Pick<StageStore, 'view' | 'zoom' | 'pointer' | 'picks' | 'width'>>): void
 }
 
 /** How the stage shows things. Not kept: a project opens as it is drawn. */
@@ -35,5 +38,6 @@ export const useStage = create<StageStore>((set) => ({
   zoom: 'fit',
   pointer: 'layers',
   picks: true,
+  width: undefined,
   set,
 }))

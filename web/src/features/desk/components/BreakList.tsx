@@ -1,0 +1,56 @@
+import { layerOfNode, type Break } from '@unimorph/core'
+import type { WidthAnswer } from '../../../engine/widths'
+import { useDesk } from '../model/desk-store'
+import { useStage } from '../model/stage-store'
+import { Section } from './Section'
+import { SeverityMark } from './SeverityMark'
+
+const WORDS = {
+  overflow: 'reaches out of the window',
+  overlap: 'lies over its neighbour',
+  cut: 'is cut off',
+} as const
+
+const rangeOf = ({ fromPx, toPx }: Break): string =>
+  fromPx === toPx ? `At ${fromPx} px` : `From ${fromPx} to ${toPx} px`
+
+/** Where something breaks between 320 and 2560 px, each leading to the layer at fault. */
+export const BreakList = ({ report }: { readonly report: WidthAnswer }) => {
+  const select = useDesk((s) => s.select)
+  const set = useStage((s) => s.set)
+  const { breaks, names } = report
+  return (
+    <Section
+      title="Breaks"
+      count={breaks.length}
+      hint="Every width from 320 to 2560 px was laid out, in steps of 8"
+    >
+      {breaks.length === 0 ? (
+        <p className="px-3 text-xs text-soft">
+          Nothing reaches out, overlaps or is cut off from 320 to 2560 px.
+        </p>
+      ) : (
+        <ul>
+          {breaks.map((found, i) => (
+            <li key={i}>
+              <button
+                type="button"
+                onClick={() => {
+                  select([layerOfNode(found.layer)])
+                  set({ width: found.fromPx })
+                }}
+                className="flex w-full items-baseline gap-1 px-3 py-1 text-left text-xs hover:bg-tint"
+              >
+                <SeverityMark severity="problem" />
+                <span>
+                  {rangeOf(found)}, {names[found.layer] ?? found.layer} {WORDS[found.kind]} by{' '}
+                  {found.px} px.
+                </span>
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+    </Section>
+  )
+}

@@ -1,0 +1,39 @@
+import { useEffect } from 'react'
+import { useDesk } from '../model/desk-store'
+import { useWidths } from '../model/widths-store'
+import { ArtboardsCard } from './ArtboardsCard'
+import { BreakList } from './BreakList'
+import { LayerWidths } from './LayerWidths'
+import { MatchList } from './MatchList'
+import { WidthReadings } from './WidthReadings'
+
+/** Keeps what is known of widths true to the screen as drawn. */
+export const useWidthReport = (): void => {
+  const drawn = useDesk((s) => s.drawn)
+  const screen = useDesk((s) => s.screen)
+  const load = useWidths((s) => s.load)
+  const clear = useWidths((s) => s.clear)
+  useEffect(() => {
+    if (drawn && screen) void load()
+    else clear()
+  }, [drawn, screen, load, clear])
+  useEffect(() => clear, [clear])
+}
+
+/** How the shown screen is at every width: what was drawn, what was read, what breaks, and what a person says. */
+export const WidthTab = () => {
+  const report = useWidths((s) => s.report)
+  if (!report)
+    return <p className="p-3 text-xs text-soft">Laying the screen out at every width …</p>
+  return (
+    <div className="flex min-h-0 flex-1 flex-col">
+      <div className="min-h-0 flex-1 overflow-auto">
+        <ArtboardsCard report={report} />
+        <BreakList report={report} />
+        <WidthReadings report={report} />
+        <MatchList report={report} />
+      </div>
+      <LayerWidths report={report} />
+    </div>
+  )
+}

@@ -1,0 +1,73 @@
+import { create } from 'zustand'
+import type { WidthAnswer } from '../../../engine/widths'
+import { Cancelled } from '../../../engine/engine'
+import { messageOf } from '../../../shared/lib/api'
+import { showProblem } from '../../../shared/lib/toast-store'
+import { useDesk } from './desk-store'
+
+export const NARROWEST = 320
+export const WIDEST = 2560
+
+type WidthsStore = {
+  /** Of the screen that is shown. */
+  readonly report: WidthAnswer | undefined
+  readonly isLooking: boolean
+  load(): Promise<void>
+  clear(): void
+}
+
+/** How the shown screen is at every width. */
+export const useWidths = create<WidthsStore>((set) => {
+  let turn = 0
+  return {
+    report: undefined,
+    isLooking: false,
+    async load() {
+      const own = ++turn
+      set({ isLooking: true })
+      try {
+        await useDesk.getState().settled()
+        const { screen, widths } = useDesk.getState()
+        if (own !== turn || screen === undefined) return
+        const report = await widths(screen)
+        if (own === turn) set({ report })
+      } catch (error) {
+        if (own === turn && !(error instanceof Cancelled)) showProblem(messageOf(error))
+      } finally {
+        if (own === turn) set({ isLooking: false })
+      }
+    },
+    clear() {
+      turn++
+      set({ report: undefined, isLooking: false })
+    },
+  }
+})
+
+/** Layers of the shown artboard under the keys the code has: those of the widest. */
+export const toCodeKeys = (
+  report: WidthAnswer | undefined,
+  keys: readonly string[],
+): readonly string[] => {
+  if (!report) return keys
+  const base = new Map(
+    Object.values(report.matches).flatMap((list) => list.map((m) => [m.other, m.base] as const)),
+  )
+  return keys.map((key) => base.get(key) ?? key)
+}
+
+/** A key of the code as the layer of the artboard that is shown, where that has it. */
+export const toShownKey = (
+  report: WidthAnswer | undefined,
+  screen: string | undefined,
+  key: string,
+): string => report?.matches[screen ?? '']?.find((match) => match.base === key)?.other ?? key
+
+/** Widths worth looking at: where the screen was drawn, and where it changes. */
+export const stripWidths = ({ artboards, steps }: WidthAnswer): number[] => {
+  const drawn = artboards.map((artboard) => artboard.widthPx)
+  const changes = steps.filter((px) => px >= NARROWEST)
+  const all = [...new Set([NARROWEST, ...drawn, ...changes])].sort((a, b) => a - b)
+  // Two that are nearly the same show nothing new.
+  return all.filter((px, i) => i === 0 || drawn.includes(px) || px - all[i - 1]! >= 64)
+}
