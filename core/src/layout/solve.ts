@@ -88,10 +88,7 @@ const shrinkWidths = (
   room: number,
 ): number[] => {
   const result = [...widths]
-  const floor = (i: number): number =>
-    children[i]!.node.sizing.width === 'fixed'
-      ? result[i]!
-      : Math.min(result[i]!, children[i]!.least ?? result[i]!)
+  const floor = (i: number): number => Math.min(result[i]!, children[i]!.least ?? result[i]!)
   for (let turn = 0; turn < children.length; turn++) {
     const excess = result.reduce((sum, w) => sum + w, 0) - room
     if (excess <= 0.01) break

@@ -8,6 +8,7 @@ import type { WidthReading, WidthReadingKind } from './reading.js'
 import { RULE_ORDER, RULES, type Rule, type RuleContext } from './rules/index.js'
 import {
   classOf,
+  LARGEST_TEXT_PX,
   shrinkGap,
   shrinkMargin,
   shrinkPadding,
@@ -226,6 +227,11 @@ class Adaptation {
     }
   }
 
+  /** Type so large that it is smaller in smaller windows, whether it fits or not. */
+  private isDisplay({ layer }: LayoutNode): boolean {
+    return layer.type === 'text' && this.sizes !== 'wide' && layer.style.size > LARGEST_TEXT_PX
+  }
+
   /** Whether a person has said something about it, or about something inside. */
   private hasWord(node: LayoutNode): boolean {
     const known = this.options.words.get(node)
@@ -242,7 +248,8 @@ class Adaptation {
   visit(node: LayoutNode, width: number, context: RuleContext): LayoutNode {
     const { solver } = this.options
     // What has the room it was drawn in is as it was drawn.
-    if (width >= node.box.width - SAME_PX && !this.hasWord(node)) return node
+    if (width >= node.box.width - SAME_PX && !this.hasWord(node) && !this.isDisplay(node))
+      return node
     if (node.layer.type === 'text') {
       const text = shrinkText(node, width, this.sizes, solver)
       if (text.layer !== node.layer && text.layer.type === 'text') {

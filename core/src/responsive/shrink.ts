@@ -12,6 +12,9 @@ export type WindowClass = 'phone' | 'tablet' | 'wide'
 export const classOf = (windowPx: number): WindowClass =>
   windowPx < PHONE_PX ? 'phone' : windowPx < TABLET_PX ? 'tablet' : 'wide'
 
+/** Anything larger is display type, in px. */
+export const LARGEST_TEXT_PX = 30
+
 const toFour = (px: number): number => Math.round(px / 4) * 4
 
 /** What stays of a padding at the sides. */
@@ -55,7 +58,7 @@ export const shrinkMargin = (margin: Sides, window: WindowClass): Sides => {
 const displaySize = (size: number, window: WindowClass): number => {
   if (window === 'phone') {
     if (size >= 40) return Math.max(30, 2 * Math.round(size * 0.325))
-    return size > 30 ? Math.max(28, 2 * Math.round(size * 0.44)) : size
+    return size > LARGEST_TEXT_PX ? Math.max(28, 2 * Math.round(size * 0.44)) : size
   }
   if (window === 'tablet' && size >= 48) return Math.max(40, 2 * Math.round(size * 0.4))
   return size

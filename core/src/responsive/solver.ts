@@ -28,7 +28,7 @@ export type Solver = {
   /** The same where lines that are kept may break after all. */
   narrowest(node: LayoutNode): number
   text(node: LayoutNode): TextFlow
-  /** How wide each child that stands in the flow is, for a container of this width. */
+  /** How wide each child that stands in the flow is, for a container of this width, where lines may break. */
   widths(node: LayoutNode, width: number): ReadonlyMap<LayoutNode, number>
   height(node: LayoutNode, width: number): number
   /** Everything with its box, for a page this wide. */
@@ -170,10 +170,12 @@ export const createSolver = (measure: TextMeasure): Solver => {
   const narrowest = (node: LayoutNode): number =>
     remember(narrowests, node, () => findLeast(node, narrowest, false))
 
-  const measured = (node: LayoutNode): Measured => ({
+  const measured = (node: LayoutNode, breaks = false): Measured => ({
     node,
     widest: node.sizing.width === 'stretch' ? undefined : widest(node),
-    ...(node.sizing.width === 'fixed' ? {} : { least: least(node) }),
+    ...(node.sizing.width === 'fixed' && !node.fitsParent
+      ? {}
+      : { least: breaks ? narrowest(node) : least(node) }),
     height: (width) => height(node, width),
   })
 
@@ -199,13 +201,30 @@ export const createSolver = (measure: TextMeasure): Solver => {
     const baselines = children.map((child) =>
       child.layer.type === 'text' ? text(child).baseline : undefined,
     )
-    const boxes = solveFlow(
-      flow,
-      children.map((child) => (child.fitsParent ? narrowed(child, inner) : measured(child))),
-      baselines,
-      { width: wide, height },
-    )
+    const boxes = solveFlow(flow, measureAll(children, flow, inner), baselines, {
+      width: wide,
+      height,
+    })
     return boxes
+  }
+
+  /** The children as they are measured in a room that wide; in a grid the room is a column. */
+  const measureAll = (
+    children: readonly LayoutNode[],
+    flow: Flow,
+    inner: number,
+    breaks = false,
+  ): Measured[] => {
+    const roomOf = (i: number): number => {
+      if (flow.kind !== 'grid') return inner
+      const shares = flow.tracks ?? Array.from({ length: flow.columns }, () => 1)
+      const total = shares.reduce((sum, share) => sum + share, 0)
+      const room = inner - flow.columnGap * (flow.columns - 1)
+      return (room * shares[i % flow.columns]!) / total
+    }
+    return children.map((child, i) =>
+      child.fitsParent ? narrowed(child, roomOf(i)) : measured(child, breaks),
+    )
   }
 
   /** Something that is never wider than its parent, as wide as it is there. */
@@ -250,11 +269,7 @@ export const createSolver = (measure: TextMeasure): Solver => {
     const flow = flowAt(node, arrangement, wide)
     const padding = resolveSides(flow.padding)
     const inner = wide - padding.left - padding.right
-    const found = solveWidths(
-      flow,
-      children.map((child) => (child.fitsParent ? narrowed(child, inner) : measured(child))),
-      wide,
-    )
+    const found = solveWidths(flow, measureAll(children, flow, inner, true), wide)
     return new Map(children.map((child, i) => [child, found[i]!]))
   }
 

@@ -6,6 +6,8 @@ const LEAST_COLUMNS = 3
 const LEAST_ROWS = 3
 /** Cells are no higher than this: anything higher is a card. */
 const CELL_PX = 72
+/** Columns of words begin at the same place, but for this much, in px. */
+const SAME_PX = 3
 
 const isCell = (node: LayoutNode): boolean => node.box.height <= CELL_PX
 
@@ -14,15 +16,47 @@ type Grid = Extract<LayoutNode['arrangement'], { kind: 'grid' }>
 const gridOf = ({ arrangement }: LayoutNode): Grid | undefined =>
   arrangement.kind === 'grid' ? arrangement : undefined
 
-/** One row of a table: a grid of a single line of cells. */
+const isWord = (node: LayoutNode): boolean =>
+  node.layer.type === 'text'
+    ? (node.layer.lines?.length ?? 1) === 1
+    : node.children.length === 1 && isWord(node.children[0]!)
+
+type Cell = { readonly node: LayoutNode; readonly x: number }
+
+/** What stands in a row and in rows inside it, with where each begins. */
+const cellsOf = (node: LayoutNode, x = node.box.x): Cell[] =>
+  flowChildren(node).flatMap((cell) =>
+    cell.arrangement.kind === 'row' && !cell.arrangement.wrap && !isWord(cell)
+      ? cellsOf(cell, x + cell.box.x)
+      : [{ node: cell, x: x + cell.box.x }],
+  )
+
+/** A row of words, each of its own width: columns are known by where they begin. */
+const isRowOfWords = (node: LayoutNode): boolean => {
+  if (node.arrangement.kind !== 'row' || node.arrangement.wrap) return false
+  const cells = cellsOf(node)
+  return (
+    cells.length >= LEAST_COLUMNS &&
+    cells.every(({ node: cell }) => isWord(cell) && isCell(cell) && cell.sizing.width !== 'stretch')
+  )
+}
+
+const startsOf = (node: LayoutNode): number[] => cellsOf(node).map(({ x }) => x)
+
+/** One row of a table: a line of cells in a grid, or of words that begin where those of other rows do. */
 const isTableRow = (node: LayoutNode): boolean => {
   const grid = gridOf(node)
-  if (!grid || grid.columns < LEAST_COLUMNS) return false
+  if (!grid) return isRowOfWords(node)
+  if (grid.columns < LEAST_COLUMNS) return false
   const cells = flowChildren(node)
   return cells.length > 1 && cells.length <= grid.columns && cells.every(isCell)
 }
 
 const isSameColumns = (a: LayoutNode, b: LayoutNode): boolean => {
+  if (isRowOfWords(a) && isRowOfWords(b)) {
+    const [from, to] = [startsOf(a), startsOf(b)]
+    return from.length === to.length && from.every((x, i) => Math.abs(x - to[i]!) <= SAME_PX)
+  }
   const [one, other] = [gridOf(a), gridOf(b)]
   if (!one || !other || one.columns !== other.columns) return false
   return JSON.stringify(one.tracks ?? null) === JSON.stringify(other.tracks ?? null)

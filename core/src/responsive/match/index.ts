@@ -22,6 +22,8 @@ const MOST_ASSIGNED = 80
 const MOST_KNOWN = 12
 /** Two parts that cost more than this to be one are two. */
 const MOST_COST = 0.62
+/** Texts that share no word are two, unless all else speaks for one. */
+const MOST_TEXT_COST = 0.5
 
 const words = (text: string): Set<string> => new Set(text.split(/[^\p{L}\p{N}]+/u).filter(Boolean))
 
@@ -316,7 +318,7 @@ class Matcher {
         this.assignAll(
           bases.filter((part) => part.kind === kind && this.isFree(part)),
           inside.filter((part) => part.kind === kind && this.isOpen(part)),
-          MOST_COST,
+          kind === 'text' ? MOST_TEXT_COST : MOST_COST,
           'what they are, and where they stand',
         )
       }
@@ -325,7 +327,7 @@ class Matcher {
       this.assignAll(
         this.base.filter((part) => part.kind === kind && this.isFree(part)),
         this.others.filter((part) => part.kind === kind && this.isOpen(part)),
-        kind === 'text' ? 0.5 : 0.42,
+        kind === 'text' ? MOST_TEXT_COST : 0.42,
         'what they are like',
       )
     }

@@ -8,6 +8,12 @@ import type { Rule } from './rule.js'
 /** How wide a table's columns together must be. */
 const needOf = (rows: readonly LayoutNode[], comfort: Comfort, solver: Solver): number => {
   const [first] = rows
+  // Rows of words keep the distances they were drawn with.
+  if (first?.arrangement.kind === 'row') {
+    return Math.ceil(
+      Math.max(...rows.flatMap((row) => flowChildren(row).map((c) => c.box.x + c.box.width))),
+    )
+  }
   if (first?.arrangement.kind !== 'grid') return 0
   const { columns, columnGap, tracks, padding } = first.arrangement
   const shares = tracks ?? Array.from({ length: columns }, () => 1)

@@ -5,6 +5,8 @@ import type { Rule } from './rule.js'
 /** Small things are no higher than this, in px. */
 const SMALL_PX = 72
 const LEAST_GAP_PX = 8
+/** More than this is free room, which a line that wraps does not have. */
+const MOST_GAP_PX = 32
 
 /** Buttons, chips, links and figures go on in the next line. */
 export const wrap: Rule = {
@@ -26,7 +28,7 @@ export const wrap: Rule = {
     const { arrangement } = node
     if (arrangement.kind !== 'row') return undefined
     const isPushing = node.children.some((child) => child.isPushed)
-    const gap = Math.max(LEAST_GAP_PX, arrangement.gap)
+    const gap = Math.min(MOST_GAP_PX, Math.max(LEAST_GAP_PX, arrangement.gap))
     return {
       value: 'goes on in the next line',
       node: {
