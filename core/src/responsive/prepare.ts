@@ -31,7 +31,10 @@ const withSaid = (root: LayoutNode, said: SaidWidths): LayoutNode =>
 const keepInside = (node: LayoutNode): LayoutNode => {
   const { layer, sizing, box } = node
   if (sizing.width !== 'fixed' || box.width <= ALWAYS_FITS_PX || layer.type === 'text') return node
-  if (node.fitsParent) return node
+  const { placement } = node
+  const spans =
+    placement.kind === 'overlay' && (placement.x.edge === 'both' || placement.x.edge === 'scale')
+  if (node.fitsParent || spans) return node
   const isLeaf = node.children.length === 0
   const keepsRatio = isLeaf && box.height > 0 && (layer.type === 'image' || node.isGraphic)
   if (keepsRatio) {

@@ -39,6 +39,13 @@ const joinChildren = (boxes: readonly (UiBox | UiMenuButton | undefined)[]): Chi
       after = children.indexOf(child)
     }
   }
+  // Where the box itself is not shown, nothing has to be said about what is in it.
+  boxes.forEach((box, step) => {
+    if (box) return
+    const near = boxes.findLastIndex((other, i) => i < step && other !== undefined)
+    const from = near >= 0 ? near : boxes.findIndex((other) => other !== undefined)
+    for (const child of children) child.at[step] = child.at[from]
+  })
   return children
 }
 
