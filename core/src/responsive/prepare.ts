@@ -1,6 +1,7 @@
 import { resolveSides } from '../design/geometry.js'
 import type { LayerWidths } from '../design/widths.js'
 import type { LayoutNode } from '../layout/index.js'
+import { NO_MARGIN } from '../layout/node.js'
 import { canWrap, findNavigation } from './navigation.js'
 import { flowChildren, isInFlow, type Solver } from './solver.js'
 import { findTableRows, isTableGrid } from './tables.js'
@@ -46,6 +47,26 @@ const keepInside = (node: LayoutNode): LayoutNode => {
     }
   }
   return { ...node, fitsParent: true }
+}
+
+/** Wide things in a column that begin beside its edge keep as much room on the other side, as far as there is some. */
+const keepSides = (node: LayoutNode): LayoutNode => {
+  const { arrangement } = node
+  if (arrangement.kind !== 'column') return node
+  const padding = resolveSides(arrangement.padding)
+  const inner = node.box.width - padding.left - padding.right
+  let isSame = true
+  const children = node.children.map((child) => {
+    const { margin, self = arrangement.align } = child
+    const isHeld = self === 'start' || self === 'stretch'
+    if (!child.fitsParent || !isInFlow(child) || !isHeld || margin.left <= 0 || margin.right !== 0)
+      return child
+    const right = Math.floor(Math.min(margin.left, inner - margin.left - child.box.width))
+    if (right <= 0) return child
+    isSame = false
+    return { ...child, margin: { ...margin, right } }
+  })
+  return isSame ? node : { ...node, children }
 }
 
 /** What lies over its parent from side to side does so at any width. */
@@ -107,7 +128,7 @@ const boxTables = (node: LayoutNode, keyOf: (first: LayoutNode) => string): Layo
   const grids = node.children.map((child) =>
     isInFlow(child) && isTableGrid(child) && !child.scrolls
       ? wrapNodes(
-          [{ ...child, sizing: { ...child.sizing, width: 'stretch' } }],
+          [{ ...child, margin: NO_MARGIN, sizing: { ...child.sizing, width: 'stretch' } }],
           keyOf(child),
           'Table',
           {
@@ -206,7 +227,7 @@ export const prepareTree = (
     return isSame ? node : { ...node, children }
   }
   const kept = mapNodes(spread(root), (node, depth) => {
-    const inside = depth === 0 ? node : keepInside(node)
+    const inside = keepSides(depth === 0 ? node : keepInside(node))
     const held = isScreen ? holdContent(inside, pageWidth) : inside
     return boxTables(held, keyOf)
   })

@@ -5,6 +5,7 @@ import { design, frame, layer, text } from '../testing/design.js'
 import { arbitraryPage, at, words } from '../testing/page.js'
 import { createTableMeasure } from '../text/measure.js'
 import { composeScreen, sweepPage, type Screen } from './index.js'
+import { createSolver } from './solver.js'
 
 type Json = Record<string, unknown>
 const measure = createTableMeasure()
@@ -190,6 +191,28 @@ test('pages of loose layers hold at every width (seed 3)', () => {
       expect(overflow).toEqual([])
     }),
     { seed: 3, numRuns: 60 },
+  )
+})
+
+test('getting ready for other widths changes nothing at the drawn one (seed 4)', () => {
+  const solver = createSolver(measure)
+  const placesAt = (root: LayoutNode): Record<string, string> =>
+    Object.fromEntries(
+      solver
+        .place({ ...root, sizing: { ...root.sizing, width: 'stretch' } }, 1280)
+        .filter(({ node }) => node.children.length === 0)
+        .map(({ node, box }) => [
+          node.layer.key,
+          [box.x, box.y, box.width].map(Math.round).join(' '),
+        ]),
+    )
+  fc.assert(
+    fc.property(arbitraryPage, (drawn) => {
+      const tree = inferLayout(resolveInstances(design([drawn]))[0]!, { measure, assets: {} })
+      const ready = composeScreen([tree], { measure, assets: {}, isScreen: true })
+      expect(placesAt(atWidth(ready, 1280))).toEqual(placesAt(tree))
+    }),
+    { seed: 4, numRuns: 80 },
   )
 })
 

@@ -42,6 +42,8 @@ export const wrapNodes = (
   const box = uniteBoxes(nodes.map((node) => node.box))
   const [first] = nodes
   const { margin, isPushed } = first!
+  // In a column each keeps its own distance to the side; in a row only the first has one the container takes over.
+  const left = arrangement.kind === 'column' ? 0 : margin.left
   return {
     layer: {
       type: 'frame',
@@ -61,14 +63,16 @@ export const wrapNodes = (
     arrangement,
     sizing: { width: 'fit', height: 'fit' },
     limits: {},
-    margin: { ...NO_MARGIN, left: margin.left, top: margin.top },
+    margin: { ...NO_MARGIN, left, top: margin.top },
     isPushed,
     keepsLines: false,
     isGraphic: false,
     children: nodes.map((node, i) => ({
       ...node,
       box: { ...node.box, x: node.box.x - box.x, y: node.box.y - box.y },
-      ...(i === 0 ? { margin: { ...margin, left: 0, top: 0 }, isPushed: false } : {}),
+      ...(i === 0
+        ? { margin: { ...margin, left: margin.left - left, top: 0 }, isPushed: false }
+        : {}),
     })),
     ...rest,
   }

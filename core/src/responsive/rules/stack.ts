@@ -6,6 +6,9 @@ import type { Rule } from './rule.js'
 const LEAST_GAP_PX = 16
 const MOST_GAP_PX = 40
 
+/** A word on a ground of its own, such as a badge or a button, is no wider than this as drawn. */
+const WIDEST_SIGN_PX = 320
+
 const isDivider = (node: LayoutNode): boolean =>
   node.children.length === 0 && node.layer.type !== 'text' && node.box.width <= 3
 
@@ -19,7 +22,12 @@ const asPart = (node: LayoutNode, hold: 'start' | 'centre'): LayoutNode => {
   const { self: _self, ...bare } = node
   const isText = node.layer.type === 'text'
   // A box as large as its words, such as a button, stays so.
-  const isOwn = node.sizing.width === 'fit' && !isText && isPainted(node)
+  const isSign =
+    node.children.length === 1 &&
+    node.children[0]!.layer.type === 'text' &&
+    node.box.width <= WIDEST_SIGN_PX &&
+    isPainted(node)
+  const isOwn = isSign || (node.sizing.width === 'fit' && !isText && isPainted(node))
   const keepsWidth = isOwn || (isLeafShape(node) && node.sizing.width !== 'stretch')
   const height =
     node.sizing.height === 'stretch' ? (isLeafShape(node) ? 'fixed' : 'fit') : node.sizing.height
@@ -29,7 +37,7 @@ const asPart = (node: LayoutNode, hold: 'start' | 'centre'): LayoutNode => {
     isPushed: false,
     margin: NO_MARGIN,
     limits: isText || !isLeafShape(node) ? limits : node.limits,
-    sizing: { width: keepsWidth ? node.sizing.width : 'stretch', height },
+    sizing: { width: isSign ? 'fit' : keepsWidth ? node.sizing.width : 'stretch', height },
     ...(keepsWidth ? { self: hold } : {}),
     ...(isText && hold === 'centre' && (node.textAlign ?? 'start') === 'start'
       ? { textAlign: 'centre' as const }

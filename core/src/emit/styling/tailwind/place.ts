@@ -121,6 +121,12 @@ const selfOf = ({ place, width, height, limits }: UiStyle): string => {
   return place.self ? SELF[place.self] : 'self-auto'
 }
 
+/** All of the room there is beside its own margins. */
+const roomBeside = (place: UiPlace): string => {
+  const px = place.kind === 'flow' ? place.margin.left + place.margin.right : 0
+  return px > 0 ? `[calc(100%-${decimal(px)}px)]` : 'full'
+}
+
 const widthOf = ({ place, width, limits }: UiStyle): string => {
   if (place.kind === 'absolute' && place.x.edge === 'scale') return percent(place.x.size)
   if (place.kind === 'absolute' && place.x.edge === 'both') return 'auto'
@@ -130,7 +136,7 @@ const widthOf = ({ place, width, limits }: UiStyle): string => {
   if (place.kind === 'absolute') return 'full'
   const across = place.self ?? place.align
   const isLimited = limits.maxWidth !== undefined || place.self !== undefined
-  return place.parent === 'column' && across !== 'stretch' && isLimited ? 'full' : 'auto'
+  return place.parent === 'column' && across !== 'stretch' && isLimited ? roomBeside(place) : 'auto'
 }
 
 const heightOf = ({ place, height }: UiStyle): string => {
@@ -179,7 +185,7 @@ export const sizeSlots = (style: UiStyle): Slot[] => {
       'max-w',
       limits.maxWidth === undefined
         ? style.fitsParent
-          ? 'full'
+          ? roomBeside(place)
           : 'none'
         : spacing(limits.maxWidth),
     ),
