@@ -37,7 +37,7 @@ test('one selection runs through outline, design, result and code', async ({ pag
     await expect(thread.first()).toContainText('<div')
   })
   await test.step('from the code', async () => {
-    await page.getByRole('row', { name: /Today header/ }).click()
+    await desk.row('Today header').click()
     await desk.code.locator('.cm-line', { hasText: '>Tidewrack<' }).click()
     await expect(page.getByRole('row', { selected: true })).toHaveText(/Tidewrack/)
   })

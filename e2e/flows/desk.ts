@@ -6,7 +6,10 @@ export class Desk {
 
   static async open(page: Page, project: string): Promise<Desk> {
     await page.goto('/')
-    await page.getByRole('link', { name: new RegExp(`^${project} ?\\d`) }).click()
+    await page
+      .getByRole('link', { name: new RegExp(`^${project} ?\\d`) })
+      .first()
+      .click()
     return Desk.ready(page)
   }
 

@@ -33,8 +33,12 @@ test('what is in the files is shown before it is taken in', async ({ page }) => 
   await dialog.getByRole('button', { name: 'Take in 2 screens' }).click()
   await Desk.ready(page)
   await expect(page.getByRole('heading', { name: 'Tides at two widths' })).toBeVisible()
+  // They are one page now.
+  await page.getByRole('tab', { name: /^Width/ }).click()
+  for (const name of ['1280 tide desktop', '320 tide phone']) {
+    await expect(page.getByRole('button', { name })).toBeVisible()
+  }
   await page.getByRole('button', { name: /^Notes/ }).click()
-  await expect(page.getByText(/tide desktop, tide phone look like one screen/)).toBeVisible()
   await expect(page.getByText(/The font Strandline \(400\) is not at hand/)).toBeVisible()
 })
 

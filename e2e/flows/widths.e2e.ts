@@ -162,6 +162,6 @@ test.describe('delivered pages', () => {
 
     await page.setViewportSize({ width: 1280, height: 800 })
     await expect(page.getByRole('button', { name: 'Menu' })).toBeHidden()
-    await expect(page.getByRole('link', { name: 'Today' })).toBeVisible()
+    await expect(page.getByRole('link', { name: 'Today', exact: true })).toBeVisible()
   })
 })

@@ -276,12 +276,6 @@ export const notes = {
       `${count} layers have no auto layout around them and are placed by coordinates.`,
       'Add auto layout in the design; the result then follows the width.',
     ),
-  separatePages: (names: readonly string[]) =>
-    note('info', 'convert/separate-pages')(
-      {},
-      `${names.join(', ')} look like one screen at several widths; they are delivered as separate pages.`,
-      'Take the page you need; joining widths into one page is not available yet.',
-    ),
   propertyApproximated: (layer: string, property: string, how: string) =>
     note('info', 'account/approximated')(
       { layer, path: property },

@@ -49,6 +49,19 @@ const keepInside = (node: LayoutNode): LayoutNode => {
   return { ...node, fitsParent: true }
 }
 
+/** What is drawn wider than its parent reaches as far beyond it at any width, where that is cut off anyway. */
+const bleed = (child: LayoutNode, inner: number, align: string, isClipped: boolean): LayoutNode => {
+  const { self: _self, ...bare } = child
+  const right = inner - child.margin.left - child.box.width
+  return {
+    ...bare,
+    fitsParent: false,
+    sizing: { ...child.sizing, width: 'stretch' },
+    margin: { ...child.margin, right: isClipped ? Math.round(right) : 0 },
+    ...(align === 'stretch' ? {} : { self: 'stretch' as const }),
+  }
+}
+
 /** Wide things in a column that begin beside its edge keep as much room on the other side, as far as there is some. */
 const keepSides = (node: LayoutNode): LayoutNode => {
   const { arrangement } = node
@@ -58,6 +71,10 @@ const keepSides = (node: LayoutNode): LayoutNode => {
   let isSame = true
   const children = node.children.map((child) => {
     const { margin, self = arrangement.align } = child
+    if (child.fitsParent && isInFlow(child) && child.box.width > inner + SAME_PX) {
+      isSame = false
+      return bleed(child, inner, arrangement.align, 'clip' in node.layer && node.layer.clip)
+    }
     const isHeld = self === 'start' || self === 'stretch'
     if (!child.fitsParent || !isInFlow(child) || !isHeld || margin.left <= 0 || margin.right !== 0)
       return child
