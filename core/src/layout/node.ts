@@ -57,7 +57,8 @@ export type LayoutNode = {
   /** Content that is wider is reached by scrolling it sideways. */
   readonly scrolls?: boolean
   /** Never wider than its parent, whatever its own width is. */
-  readonly fitsParent?: boolean
+  /** `rigid`: nor does it give way to its neighbours. */
+  readonly fitsParent?: boolean | 'rigid'
   /** It is shown on demand, as a panel over the page below a head of this height, on this colour. */
   readonly folds?: { readonly topPx: number; readonly color: string }
   /** It is the button of the menu with this key, or what the button shows. */

@@ -62,9 +62,20 @@ const bleed = (child: LayoutNode, inner: number, align: string, isClipped: boole
   }
 }
 
+/** What takes all of a row, beside something that was drawn outside it, does not give way to that. */
+const keepRigid = (node: LayoutNode): LayoutNode => {
+  const children = node.children.map((child) =>
+    child.fitsParent === true && isInFlow(child) && child.box.width >= node.box.width - SAME_PX
+      ? { ...child, fitsParent: 'rigid' as const }
+      : child,
+  )
+  return children.every((child, i) => child === node.children[i]) ? node : { ...node, children }
+}
+
 /** Wide things in a column that begin beside its edge keep as much room on the other side, as far as there is some. */
-const keepSides = (node: LayoutNode): LayoutNode => {
+const keepSides = (node: LayoutNode, isClipped: boolean): LayoutNode => {
   const { arrangement } = node
+  if (arrangement.kind === 'row') return keepRigid(node)
   if (arrangement.kind !== 'column') return node
   const padding = resolveSides(arrangement.padding)
   const inner = node.box.width - padding.left - padding.right
@@ -73,7 +84,7 @@ const keepSides = (node: LayoutNode): LayoutNode => {
     const { margin, self = arrangement.align } = child
     if (child.fitsParent && isInFlow(child) && child.box.width > inner + SAME_PX) {
       isSame = false
-      return bleed(child, inner, arrangement.align, 'clip' in node.layer && node.layer.clip)
+      return bleed(child, inner, arrangement.align, isClipped)
     }
     const isHeld = self === 'start' || self === 'stretch'
     if (!child.fitsParent || !isInFlow(child) || !isHeld || margin.left <= 0 || margin.right !== 0)
@@ -238,13 +249,14 @@ export const prepareTree = (
   const root = withSaid(drawn, said)
   const keyOf = createKeys(root)
   const pageWidth = root.box.width
+  const isClipped = 'clip' in root.layer && root.layer.clip
   const spread = (node: LayoutNode): LayoutNode => {
     const children = node.children.map((child) => spread(spanOverlay(child, node)))
     const isSame = children.every((child, i) => child === node.children[i])
     return isSame ? node : { ...node, children }
   }
   const kept = mapNodes(spread(root), (node, depth) => {
-    const inside = keepSides(depth === 0 ? node : keepInside(node))
+    const inside = keepSides(depth === 0 ? node : keepInside(node), isClipped)
     const held = isScreen ? holdContent(inside, pageWidth) : inside
     return boxTables(held, keyOf)
   })

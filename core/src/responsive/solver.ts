@@ -173,7 +173,7 @@ export const createSolver = (measure: TextMeasure): Solver => {
   const measured = (node: LayoutNode, breaks = false): Measured => ({
     node,
     widest: node.sizing.width === 'stretch' ? undefined : widest(node),
-    ...(node.sizing.width === 'fixed' && !node.fitsParent
+    ...(node.sizing.width === 'fixed' && node.fitsParent !== true
       ? {}
       : { least: breaks ? narrowest(node) : least(node) }),
     height: (width) => height(node, width),

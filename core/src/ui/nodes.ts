@@ -86,7 +86,8 @@ export type UiStyle = {
   /** It is a panel over the page, shown on demand, below a head of this height in px. */
   readonly folds?: { readonly topPx: number; readonly color: string }
   /** It is never wider than its parent, whatever its own width says. */
-  readonly fitsParent?: boolean
+  /** `rigid`: nor does it give way to its neighbours. */
+  readonly fitsParent?: boolean | 'rigid'
   /** Keeps its proportions, width to height. */
   readonly ratio?: number
   /** Bottom first. */

@@ -88,7 +88,7 @@ export const buildStyle = (
     arrange,
     ...(node.contentMax === undefined ? {} : { contentMax: node.contentMax }),
     ...(node.scrolls ? { scrolls: true } : {}),
-    ...(node.fitsParent ? { fitsParent: true } : {}),
+    ...(node.fitsParent ? { fitsParent: node.fitsParent } : {}),
     ...(node.folds ? { folds: node.folds } : {}),
     ...(node.ratio === undefined ? {} : { ratio: node.ratio }),
     fills: buildFills(context, layer),

@@ -170,7 +170,7 @@ export const sizeSlots = (style: UiStyle): Slot[] => {
     { slot: 'flex', token: grows ? 'flex-1' : 'flex-initial', resets: ['shrink'] },
     ...(grows
       ? []
-      : [{ slot: 'shrink', token: isRigid && !style.fitsParent ? 'shrink-0' : 'shrink' }]),
+      : [{ slot: 'shrink', token: isRigid && style.fitsParent !== true ? 'shrink-0' : 'shrink' }]),
     { slot: 'self', token: selfOf(style) },
     {
       slot: 'justify-self',
