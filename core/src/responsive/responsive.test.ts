@@ -35,7 +35,6 @@ const keysOf = (root: LayoutNode): string[] => {
 }
 const atWidth = ({ steps }: Screen, px: number): LayoutNode =>
   steps.findLast((step) => step.fromPx <= px)!.root
-const kindsOf = (screen: Screen): string[] => screen.readings.map((r) => `${r.kind} ${r.layer}`)
 
 const page = (children: Json[], width = 1280, height = 800, rest: Json = {}): Json =>
   frame('page', children, { ...at(0, 0, width, height), ...white, ...rest })
