@@ -141,7 +141,8 @@ const holdContent = (node: LayoutNode, pageWidth: number): LayoutNode => {
   })
   if (said === null) return node
   if (said !== undefined) return hold(said)
-  const isWide = node.box.width >= pageWidth - SAME_PX && pageWidth >= 640
+  // Shares in padding are of the room around the box, which must be as wide as the box itself.
+  const isWide = Math.abs(node.box.width - pageWidth) <= SAME_PX && pageWidth >= 640
   const isEven = Math.abs(padding.left - padding.right) <= SAME_PX
   if (!isWide || !isEven || Math.min(padding.left, padding.right) < HELD_PADDING_PX) return node
   const inner = node.box.width - padding.left - padding.right
