@@ -116,6 +116,7 @@ describe('convert', () => {
       'README.md',
       'assets/shore.png',
       'assets/tide-curve.svg',
+      'assets/today-menu-sign.svg',
       'index.html',
       'log-a-sighting.html',
       'package.json',

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { resolveInstances } from '../design/resolve-instances.js'
 import { design, frame, layer, svgLayers, text } from '../testing/design.js'
 import { createTableMeasure } from '../text/measure.js'
-import { inferLayout, walkNodes, type LayoutNode } from './index.js'
+import { inferLayout, walkNodes, type Anchor, type LayoutNode } from './index.js'
 
 type Json = Record<string, unknown>
 
@@ -33,6 +33,9 @@ const STYLE = {
 const words = (key: string, content: string, x: number, y: number): Json =>
   text(key, content, at(x, y, Math.ceil(measure.width(content, STYLE)), 24))
 
+const describeAnchor = (anchor: Anchor): string =>
+  `${anchor.edge}${'px' in anchor ? anchor.px : ''}`
+
 /** `key[kind gap](children)`, with what is said about size and place where it is not the usual. */
 const describeNode = (node: LayoutNode): string => {
   const { arrangement: a, placement: p, children } = node
@@ -46,7 +49,7 @@ const describeNode = (node: LayoutNode): string => {
         : ` ${a.kind}${a.gap}${a.distribute === 'start' ? '' : ` ${a.distribute}`}`
   const place =
     p.kind === 'overlay'
-      ? `!${p.x.edge}${p.x.px},${p.y.edge}${p.y.px}${p.isUnder ? ' under' : ''}`
+      ? `!${describeAnchor(p.x)},${describeAnchor(p.y)}${p.isUnder ? ' under' : ''}`
       : ''
   const inside = children.length > 0 ? `(${children.map(describeNode).join(' ')})` : ''
   const sign = node.isGraphic ? '*' : node.isPushed ? '>' : ''
