@@ -39,15 +39,9 @@ export { summarise, type ScreenSummary, type Summary } from './intake/summary.js
 export { takeScreens, type Choice } from './intake/take-screens.js'
 export { MAX_FILE_BYTES, type InputFile } from './intake/input-file.js'
 export { examineWidths, type Artboard, type WidthReport } from './responsive/examine.js'
-export {
-  USUAL_BREAKPOINTS,
-  WIDTH_READINGS,
-  type Break,
-  type Match,
-  type Way,
-  type WidthReading,
-} from './responsive/index.js'
-export type { LayerWidths, WidthDifference } from './design/widths.js'
+export { WIDTH_READINGS, type Break, type Match, type WidthReading } from './responsive/index.js'
+export { NARROWEST_PX, USUAL_BREAKPOINTS, WIDEST_PX } from './responsive/window.js'
+export type { LayerWidths, Way, WidthDifference } from './design/widths.js'
 export type { Note } from './notes/note.js'
 export { notes } from './notes/catalogue.js'
 export { applyCase, createMeasure, createTableMeasure, type TextMeasure } from './text/measure.js'

@@ -17,10 +17,13 @@ export const differenceSchema = z.strictObject({
   height: z.union([sizingSchema, lengthPx]).optional(),
 })
 
+/** How a container gives way where its content does not fit side by side. */
+export const waySchema = z.enum(['keep', 'wrap', 'columns', 'stack', 'scroll', 'fold'])
+export type Way = z.infer<typeof waySchema>
+
 /** What a person has said about a layer at widths that were not drawn. */
 export const widthsSchema = z.strictObject({
-  /** How it gives way where its content does not fit side by side. */
-  giveWay: z.enum(['keep', 'wrap', 'columns', 'stack', 'scroll', 'fold']).optional(),
+  giveWay: waySchema.optional(),
   /** The widest its content gets, centred; null: it is not held. */
   contentMax: lengthPx.min(1).nullable().optional(),
   /** Later ones win. */

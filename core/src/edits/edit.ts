@@ -8,7 +8,7 @@ import {
 } from '../design/layout.js'
 import { colorSchema } from '../design/paint.js'
 import { tokenSchema } from '../design/token.js'
-import { differenceSchema } from '../design/widths.js'
+import { differenceSchema, waySchema } from '../design/widths.js'
 
 const layer = z.string().min(1).max(500)
 const token = z.string().min(1).max(200)
@@ -89,7 +89,7 @@ const singleSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('give-way'),
     layer,
-    as: z.enum(['keep', 'wrap', 'columns', 'stack', 'scroll', 'fold']).nullable(),
+    as: waySchema.nullable(),
   }),
   /** The widest content gets, centred; null: it is not held; absent: left to the program. */
   z.strictObject({

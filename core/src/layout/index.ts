@@ -1,7 +1,11 @@
 export { inferGrouped, inferLayout, type InferOptions } from './infer.js'
+export { draftNode, plainFrame } from './draft.js'
+export { isPainted } from './pieces.js'
 export { placesOf } from './places.js'
 export {
+  INFERRED,
   layerOfNode,
+  NO_MARGIN,
   walkNodes,
   type Anchor,
   type Arrangement,
@@ -9,4 +13,4 @@ export {
   type LayoutNode,
   type Placement,
 } from './node.js'
-export { solveFlow, solveWidths, type Measured } from './solve.js'
+export { columnWidths, solveFlow, solveWidths, type Flow, type Measured } from './solve.js'

@@ -12,7 +12,7 @@ export type Measured = {
   height(width: number): number
 }
 
-type Flow = Exclude<LayoutNode['arrangement'], { kind: 'free' }>
+export type Flow = Exclude<LayoutNode['arrangement'], { kind: 'free' }>
 
 const clamp = (value: number, least = 0, most = Infinity): number =>
   Math.max(least, Math.min(most, value))
@@ -122,13 +122,11 @@ export const solveWidths = (
         return widthIn(child, room, self === 'stretch' && sizing.width !== 'fit')
       })
     case 'grid': {
-      const shares = flow.tracks ?? Array.from({ length: flow.columns }, () => 1)
-      const total = shares.reduce((sum, share) => sum + share, 0)
-      const room = Math.max(0, inner - flow.columnGap * (flow.columns - 1))
+      const tracks = columnWidths(flow, Math.max(0, inner - flow.columnGap * (flow.columns - 1)))
       return children.map((child, i) => {
         const { margin, sizing } = child.node
-        const track = (room * shares[i % flow.columns]!) / total
-        return widthIn(child, track - margin.left - margin.right, sizing.width === 'stretch')
+        const room = tracks[i % flow.columns]! - margin.left - margin.right
+        return widthIn(child, room, sizing.width === 'stretch')
       })
     }
   }
@@ -235,6 +233,16 @@ const solveWrap = (
   return boxes
 }
 
+/** How wide each column of a grid is where all of them together are `room` px wide, without their gaps. */
+export const columnWidths = (
+  { columns, tracks }: Extract<Flow, { kind: 'grid' }>,
+  room: number,
+): number[] => {
+  const shares = tracks ?? Array.from({ length: columns }, () => 1)
+  const total = shares.reduce((sum, share) => sum + share, 0)
+  return shares.map((share) => (room * share) / total)
+}
+
 const solveGrid = (
   flow: Extract<Flow, { kind: 'grid' }>,
   children: readonly Measured[],
@@ -242,9 +250,7 @@ const solveGrid = (
 ): Box[] => {
   const padding = resolveSides(flow.padding)
   const inner = width - padding.left - padding.right - flow.columnGap * (flow.columns - 1)
-  const tracks = flow.tracks ?? Array.from({ length: flow.columns }, () => 1)
-  const total = tracks.reduce((sum, t) => sum + t, 0)
-  const widths = tracks.map((t) => (inner * t) / total)
+  const widths = columnWidths(flow, inner)
   const starts: number[] = []
   widths.reduce((x, w) => {
     starts.push(x)

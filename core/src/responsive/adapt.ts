@@ -1,11 +1,10 @@
-import type { LayoutNode } from '../layout/index.js'
+import type { Anchor, LayoutNode } from '../layout/index.js'
 import { resolveSides, type Sides } from '../design/geometry.js'
 import { withOpacity } from '../design/color.js'
 import type { Comfort } from './comfort.js'
 import { applyDifferences } from './differences.js'
-import { NARROWEST_PX } from './prepare.js'
 import type { WidthReading, WidthReadingKind } from './reading.js'
-import { RULE_ORDER, RULES, type Rule, type RuleContext } from './rules/index.js'
+import { pageContext, RULE_ORDER, RULES, type Rule, type RuleContext } from './rules/index.js'
 import {
   classOf,
   LARGEST_TEXT_PX,
@@ -16,6 +15,8 @@ import {
   type WindowClass,
 } from './shrink.js'
 import { flowChildren, isInFlow, paddingAt, type Solver } from './solver.js'
+import { withChildren } from './tree.js'
+import { NARROWEST_PX } from './window.js'
 
 /** A reading without the width below which it holds, which is known when all widths are done. */
 export type AdaptedReading = Omit<WidthReading, 'belowPx'>
@@ -39,6 +40,8 @@ const LEAST_SHRUNK_PX = 280
 const SMALL_PX = 96
 /** Less than this is no loss of room, in px. */
 const SAME_PX = 0.5
+
+const sumOf = (values: readonly number[]): number => values.reduce((sum, value) => sum + value, 0)
 
 /** The colour something lies on. */
 const groundOf = (node: LayoutNode, ground: string): string => {
@@ -94,7 +97,7 @@ class Adaptation {
       const { columns, columnGap, tracks } = arrangement
       const gaps = (columns - 1) * columnGap
       if (!tracks) return columns * most + gaps
-      const total = tracks.reduce((sum, track) => sum + track, 0)
+      const total = sumOf(tracks)
       const hardest = Math.max(
         0,
         ...children.map((child, i) => (solver.narrowest(child) * total) / tracks[i % columns]!),
@@ -102,19 +105,13 @@ class Adaptation {
       const columnNeeds = tracks.map((_, j) =>
         Math.max(0, ...sizes.filter((_size, i) => i % columns === j)),
       )
-      return (
-        Math.max(
-          columnNeeds.reduce((sum, size) => sum + size, 0),
-          hardest,
-        ) + gaps
-      )
+      return Math.max(sumOf(columnNeeds), hardest) + gaps
     }
     if (arrangement.wrap) return 0
     const gaps = Math.max(0, children.length - 1) * arrangement.gap
     // Columns that share the room alike are each as wide as the widest of them needs.
     const areEven = children.length > 1 && children.every((c) => c.sizing.width === 'stretch')
-    const sum = areEven ? most * children.length : sizes.reduce((a, b) => a + b, 0)
-    return sum + gaps
+    return (areEven ? most * children.length : sumOf(sizes)) + gaps
   }
 
   /** Rows, grids and tables that do not fit give way, by the first rule that suits or as a person has said. */
@@ -175,11 +172,8 @@ class Adaptation {
     const { arrangement } = node
     if (arrangement.kind === 'free' || node.box.width < LEAST_SHRUNK_PX) return node
     const padding = shrinkPadding(arrangement.padding, this.sizes)
-    const gap =
-      arrangement.kind === 'grid'
-        ? shrinkGap(arrangement.rowGap, this.sizes)
-        : shrinkGap(arrangement.gap, this.sizes)
     const before = arrangement.kind === 'grid' ? arrangement.rowGap : arrangement.gap
+    const gap = shrinkGap(before, this.sizes)
     if (padding === arrangement.padding && gap === before) return node
     if (padding !== arrangement.padding) {
       const say = (sides: number | Sides): string => {
@@ -213,13 +207,10 @@ class Adaptation {
     const inside = this.visit(node, Math.max(0, width), context)
     if (isFlexible || reach + natural <= room + 0.5) return inside
     const fits = natural <= room
-    const px = fits && x.edge !== 'centre' ? Math.max(0, room - natural) : 0
-    const isWide = !fits && node.layer.type !== 'text' && node.children.length > 0
-    const edge = isWide
-      ? ({ edge: 'both', before: 0, after: 0 } as const)
-      : fits || x.edge === 'centre'
-        ? ({ ...x, px: x.edge === 'centre' ? 0 : Math.min(x.px, px) } as const)
-        : ({ edge: 'both', before: 0, after: 0 } as const)
+    // What is too wide for its parent goes from edge to edge; a text or a picture in the middle stays there.
+    const isHeld = fits || (x.edge === 'centre' && node.children.length === 0)
+    const held = { ...x, px: x.edge === 'centre' ? 0 : Math.min(x.px, room - natural) }
+    const edge: Anchor = isHeld ? held : { edge: 'both', before: 0, after: 0 }
     return {
       ...inside,
       fitsParent: true,
@@ -281,8 +272,7 @@ class Adaptation {
       const next = this.visit(child, own, inside)
       return margin === child.margin ? next : { ...next, margin }
     })
-    const isSame = children.every((child, i) => child === given.children[i])
-    return isSame ? given : { ...given, children }
+    return withChildren(given, children)
   }
 
   /** Things at coordinates keep their share of a narrower room. */
@@ -305,8 +295,7 @@ class Adaptation {
           : child
       return this.overlay(moved, width, context)
     })
-    const isSame = children.every((child, i) => child === node.children[i])
-    return isSame ? node : { ...node, children }
+    return withChildren(node, children)
   }
 }
 
@@ -317,7 +306,6 @@ class Adaptation {
 export const adaptTree = (root: LayoutNode, options: Options): Adapted => {
   const adaptation = new Adaptation(options)
   const windowPx = Math.max(NARROWEST_PX, options.fromPx)
-  const context = { ...options, windowPx, topPx: 0, ground: '#ffffff' }
-  const adapted = adaptation.visit(root, windowPx, context)
+  const adapted = adaptation.visit(root, windowPx, pageContext(options))
   return { root: adapted, readings: adaptation.readings }
 }

@@ -8,11 +8,13 @@ import { adoptMenu } from './menu.js'
 import { prepareTree, type SaidWidths } from './prepare.js'
 import { regroupLike } from './regroup.js'
 import { createSolver, type Solver } from './solver.js'
-import { spreadTree, USUAL_BREAKPOINTS, type Spread } from './spread.js'
+import { pageContext } from './rules/index.js'
+import { spreadTree, type Spread } from './spread.js'
+import { USUAL_BREAKPOINTS } from './window.js'
 
 export { sweepPage, type Break } from './sweep.js'
-export { WAYS, WIDTH_READINGS, type Way, type WidthReading } from './reading.js'
-export { USUAL_BREAKPOINTS, type Step } from './spread.js'
+export { WIDTH_READINGS, type WidthReading } from './reading.js'
+export type { Step } from './spread.js'
 export { matchArtboards, type Match } from './match/index.js'
 
 /** One screen at all widths. */
@@ -55,22 +57,20 @@ export const screenOptions = (
  * give way, else at its own.
  */
 const takeOver = (
-  tree: LayoutNode,
+  prepared: LayoutNode,
   narrower: number,
   breakpoints: readonly number[],
   solver: Solver,
 ): number => {
-  const own = tree.box.width
+  const own = prepared.box.width
   const candidates = breakpoints.filter((px) => px > narrower && px <= own)
-  const prepared = prepareTree(tree, solver, true)
   const comfort = createComfort(solver)
-  for (const fromPx of candidates) {
-    const words = new Map<LayoutNode, boolean>()
-    const options = { solver, comfort, fromPx, drawnPx: own, words }
-    const { readings } = adaptTree(prepared, options)
-    if (readings.every(({ kind }) => kind === 'padding')) return fromPx
-  }
-  return candidates.at(-1) ?? own
+  const words = new Map<LayoutNode, boolean>()
+  const holds = (fromPx: number): boolean =>
+    adaptTree(prepared, { solver, comfort, fromPx, drawnPx: own, words }).readings.every(
+      ({ kind }) => kind === 'padding',
+    )
+  return candidates.find(holds) ?? candidates.at(-1) ?? own
 }
 
 /**
@@ -90,38 +90,35 @@ export const composeScreen = (
 ): Screen => {
   const solver = createSolver(measure)
   const [base, ...others] = artboards
-  const options = { measure, isScreen, breakpoints, said }
-  if (others.length === 0) return { ...spreadTree(base!, options, {}, solver), matches: {} }
+  const prepare = (tree: LayoutNode): LayoutNode => prepareTree(tree, solver, isScreen, said)
+  const wide = prepare(base!)
   const matches: Record<string, readonly Match[]> = {}
-  const trees = [
-    base!,
-    ...others.map((other) => {
-      const found = matchArtboards(base!, other, assets, rulings)
-      matches[other.layer.key] = found
-      return regroupLike(base!, other, found, { measure, assets })
-    }),
-  ]
-  const steps: Spread['steps'][number][] = []
-  const readings: Spread['readings'][number][] = []
-  const wide = prepareTree(base!, solver, isScreen, said)
-  const context = {
-    solver,
-    comfort: createComfort(solver),
-    windowPx: 320,
-    topPx: 0,
-    ground: '#ffffff',
-  }
-  const prepared = trees.map((tree, i) => (i === 0 ? tree : adoptMenu(tree, wide, context)))
-  // From narrow to wide: each takes over from the one before.
-  const narrowFirst = [...prepared].reverse()
-  const starts = narrowFirst.map((tree, i) =>
-    i === 0 ? 0 : takeOver(tree, narrowFirst[i - 1]!.box.width, breakpoints, solver),
-  )
-  narrowFirst.forEach((tree, i) => {
-    const range = { fromPx: starts[i]!, beforePx: starts[i + 1] ?? Infinity }
-    const spread = spreadTree(tree, options, range, solver)
-    steps.push(...spread.steps)
-    readings.push(...spread.readings)
+  const context = pageContext({ solver, comfort: createComfort(solver) })
+  const narrow = others.map((other) => {
+    const found = matchArtboards(base!, other, assets, rulings)
+    matches[other.layer.key] = found
+    return adoptMenu(regroupLike(base!, other, found, { measure, assets }), wide, context)
   })
-  return { steps, readings, matches }
+  // Where one takes over from the other the drawings alone decide; what a person says does not move it.
+  const isPlain = isScreen && Object.keys(said).length === 0
+  const trees = [base!, ...narrow].map((tree) => {
+    const prepared = tree === base ? wide : prepare(tree)
+    return { prepared, drawn: isPlain ? prepared : prepareTree(tree, solver, true) }
+  })
+  const narrowFirst = trees.reverse()
+  const starts = narrowFirst.map(({ drawn }, i) =>
+    i === 0 ? 0 : takeOver(drawn, narrowFirst[i - 1]!.drawn.box.width, breakpoints, solver),
+  )
+  const spreads = narrowFirst.map(({ prepared }, i): Spread => {
+    const fromPx = starts[i]!
+    // One layer by itself has no window to follow.
+    if (!isScreen) return { steps: [{ fromPx, root: prepared }], readings: [] }
+    const range = { fromPx, beforePx: starts[i + 1] ?? Infinity }
+    return spreadTree(prepared, { solver, breakpoints, said }, range)
+  })
+  return {
+    steps: spreads.flatMap((spread) => spread.steps),
+    readings: spreads.flatMap((spread) => spread.readings),
+    matches,
+  }
 }

@@ -1,11 +1,14 @@
+import type { TextLayer } from '../design/layer.js'
 import type { LayoutNode } from '../layout/index.js'
-import { RULES } from './rules/index.js'
-import type { RuleContext } from './rules/index.js'
-import { mapNodes } from './tree.js'
+import { textOf } from '../text/wrap.js'
+import { HEAD_PX } from './navigation.js'
+import { RULES, type RuleContext } from './rules/index.js'
+import { keysIn, mapNodes } from './tree.js'
 
 /** A sign for a menu is about as large as a finger. */
 const LARGEST_SIGN_PX = 96
-const HEAD_PX = 160
+/** Characters that may stand on it: `Menu`. */
+const LONGEST_SIGN = 12
 
 const findPanel = (root: LayoutNode): { row: LayoutNode; panel: LayoutNode } | undefined => {
   for (const child of root.children) {
@@ -14,16 +17,6 @@ const findPanel = (root: LayoutNode): { row: LayoutNode; panel: LayoutNode } | u
     if (found) return found
   }
   return undefined
-}
-
-const keysIn = (node: LayoutNode): Set<string> => {
-  const keys = new Set<string>()
-  const visit = (inside: LayoutNode): void => {
-    keys.add(inside.layer.key)
-    inside.children.forEach(visit)
-  }
-  visit(node)
-  return keys
 }
 
 const textsIn = (node: LayoutNode): LayoutNode[] =>
@@ -38,10 +31,8 @@ const findSign = (root: LayoutNode, known: ReadonlySet<string>): LayoutNode | un
       const { width, height } = child.box
       const isSmall = Math.max(width, height) <= LARGEST_SIGN_PX && Math.min(width, height) >= 8
       const isNew = ![...keysIn(child)].some((key) => known.has(key))
-      const words = textsIn(child).map((text) =>
-        text.layer.type === 'text' ? text.layer.runs : [],
-      )
-      const isSign = words.flat().reduce((sum, run) => sum + run.text.length, 0) <= 12
+      const words = textsIn(child).map((text) => textOf(text.layer as TextLayer))
+      const isSign = words.join('').length <= LONGEST_SIGN
       if (isSmall && isNew && isSign && child.layer.link === undefined) return child
       const found = search(child, y)
       if (found) return found

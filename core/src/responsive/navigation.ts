@@ -1,8 +1,9 @@
 import type { LayoutNode } from '../layout/index.js'
+import { textOf } from '../text/wrap.js'
 import { flowChildren } from './solver.js'
 
 /** The head of a page ends here, in px. */
-const HEAD_PX = 160
+export const HEAD_PX = 160
 const LEAST_LINKS = 3
 const WIDEST_LINK_PX = 190
 const LARGEST_LINK_TYPE_PX = 20
@@ -11,8 +12,7 @@ const isLabel = (node: LayoutNode): boolean => {
   const { layer } = node
   if (layer.type !== 'text' || layer.style.size > LARGEST_LINK_TYPE_PX) return false
   const lines = layer.lines?.length ?? 1
-  const text = layer.runs.map((run) => run.text).join('')
-  return lines === 1 && node.box.width <= WIDEST_LINK_PX && /\p{L}{2}/u.test(text)
+  return lines === 1 && node.box.width <= WIDEST_LINK_PX && /\p{L}{2}/u.test(textOf(layer))
 }
 
 /** A label, or a box around one. */

@@ -1,14 +1,12 @@
 import { resolveSides } from '../design/geometry.js'
 import type { LayerWidths } from '../design/widths.js'
-import type { LayoutNode } from '../layout/index.js'
-import { NO_MARGIN } from '../layout/node.js'
+import { NO_MARGIN, type LayoutNode } from '../layout/index.js'
 import { canWrap, findNavigation } from './navigation.js'
-import { flowChildren, isInFlow, type Solver } from './solver.js'
+import { anchored, flowChildren, isInFlow, type Solver } from './solver.js'
 import { findTableRows, isTableGrid } from './tables.js'
-import { createKeys, mapNodes, wrapNodes } from './tree.js'
+import { NARROWEST_PX } from './window.js'
+import { createKeys, mapNodes, replaceRun, withChildren, wrapNodes } from './tree.js'
 
-/** The narrowest window that is cared for, in px (WCAG 2.2, 1.4.10). */
-export const NARROWEST_PX = 320
 /** What is wider than this may not fit into the narrowest window. */
 const ALWAYS_FITS_PX = 280
 /** Even padding of at least this much on both sides of the page stands for content that is held to a width. */
@@ -63,14 +61,15 @@ const bleed = (child: LayoutNode, inner: number, align: string, isClipped: boole
 }
 
 /** What takes all of a row, beside something that was drawn outside it, does not give way to that. */
-const keepRigid = (node: LayoutNode): LayoutNode => {
-  const children = node.children.map((child) =>
-    child.fitsParent === true && isInFlow(child) && child.box.width >= node.box.width - SAME_PX
-      ? { ...child, fitsParent: 'rigid' as const }
-      : child,
+const keepRigid = (node: LayoutNode): LayoutNode =>
+  withChildren(
+    node,
+    node.children.map((child) =>
+      child.fitsParent === true && isInFlow(child) && child.box.width >= node.box.width - SAME_PX
+        ? { ...child, fitsParent: 'rigid' as const }
+        : child,
+    ),
   )
-  return children.every((child, i) => child === node.children[i]) ? node : { ...node, children }
-}
 
 /** Wide things in a column that begin beside its edge keep as much room on the other side, as far as there is some. */
 const keepSides = (node: LayoutNode, isClipped: boolean): LayoutNode => {
@@ -79,22 +78,16 @@ const keepSides = (node: LayoutNode, isClipped: boolean): LayoutNode => {
   if (arrangement.kind !== 'column') return node
   const padding = resolveSides(arrangement.padding)
   const inner = node.box.width - padding.left - padding.right
-  let isSame = true
   const children = node.children.map((child) => {
     const { margin, self = arrangement.align } = child
-    if (child.fitsParent && isInFlow(child) && child.box.width > inner + SAME_PX) {
-      isSame = false
-      return bleed(child, inner, arrangement.align, isClipped)
-    }
+    if (!child.fitsParent || !isInFlow(child)) return child
+    if (child.box.width > inner + SAME_PX) return bleed(child, inner, arrangement.align, isClipped)
     const isHeld = self === 'start' || self === 'stretch'
-    if (!child.fitsParent || !isInFlow(child) || !isHeld || margin.left <= 0 || margin.right !== 0)
-      return child
+    if (!isHeld || margin.left <= 0 || margin.right !== 0) return child
     const right = Math.floor(Math.min(margin.left, inner - margin.left - child.box.width))
-    if (right <= 0) return child
-    isSame = false
-    return { ...child, margin: { ...margin, right } }
+    return right <= 0 ? child : { ...child, margin: { ...margin, right } }
   })
-  return isSame ? node : { ...node, children }
+  return withChildren(node, children)
 }
 
 /** What lies over its parent from side to side does so at any width. */
@@ -103,12 +96,7 @@ const spanOverlay = (node: LayoutNode, parent: LayoutNode): LayoutNode => {
   if (placement.kind !== 'overlay' || node.layer.constraints) return node
   const { edge } = placement.x
   if (edge === 'both' || edge === 'scale') return node
-  const before =
-    edge === 'start'
-      ? placement.x.px
-      : edge === 'end'
-        ? parent.box.width - placement.x.px - node.box.width
-        : (parent.box.width - node.box.width) / 2 + placement.x.px
+  const before = anchored(placement.x, node.box.width, parent.box.width).at
   const after = parent.box.width - before - node.box.width
   const isSpanning = node.box.width >= parent.box.width - 2 * SAME_PX - 64 && before > -SAME_PX - 32
   if (!isSpanning || node.layer.type === 'text') return node
@@ -143,8 +131,7 @@ const holdContent = (node: LayoutNode, pageWidth: number): LayoutNode => {
   if (said !== undefined) return hold(said)
   // Shares in padding are of the room around the box, which must be as wide as the box itself.
   const isWide = Math.abs(node.box.width - pageWidth) <= SAME_PX && pageWidth >= 640
-  const isEven = Math.abs(padding.left - padding.right) <= SAME_PX
-  if (!isWide || !isEven || Math.min(padding.left, padding.right) < HELD_PADDING_PX) return node
+  if (!isWide || Math.min(padding.left, padding.right) < HELD_PADDING_PX) return node
   const inner = node.box.width - padding.left - padding.right
   const sides = (node.box.width - inner) / 2
   return sides === padding.left ? hold(inner) : node
@@ -177,9 +164,7 @@ const boxTables = (node: LayoutNode, keyOf: (first: LayoutNode) => string): Layo
         )
       : child,
   )
-  const boxed = grids.every((child, i) => child === node.children[i])
-    ? node
-    : { ...node, children: grids }
+  const boxed = withChildren(node, grids)
   const rows = findTableRows(boxed)
   const flow = flowChildren(boxed)
   if (!rows || arrangement.kind !== 'column') return boxed
@@ -194,10 +179,7 @@ const boxTables = (node: LayoutNode, keyOf: (first: LayoutNode) => string): Layo
     { ...arrangement, padding: 0, distribute: 'start' },
     { sizing: { width: 'stretch', height: 'fit' } },
   )
-  const children = boxed.children.flatMap((child) =>
-    child === run[0] ? [table] : run.includes(child) ? [] : [child],
-  )
-  return { ...boxed, children }
+  return replaceRun(boxed, run, table)
 }
 
 /** Links beside other things in the head of a page get a container of their own, which can fold away. */
@@ -214,25 +196,14 @@ const boxNavigation = (
       const isOne = run.length === 1
       const isTight = solver.least(node) > NARROWEST_PX
       if (!isTight || (!isOne && !canWrap(run))) return node
-      const { arrangement } = node
-      const panel = { is: 'panel' as const, key: '' }
-      const nav = isOne
-        ? run[0]!
-        : wrapNodes(run, keyOf(run[0]!), 'Navigation', {
-            ...arrangement,
-            padding: 0,
-            distribute: 'start',
-          })
-      const named = { ...nav, menu: { ...panel, key: nav.layer.key } }
-      return {
-        ...node,
-        children: node.children.flatMap((child) =>
-          child === run[0] ? [named] : run.includes(child) ? [] : [child],
-        ),
-      }
+      const around = { ...node.arrangement, padding: 0, distribute: 'start' } as const
+      const nav = isOne ? run[0]! : wrapNodes(run, keyOf(run[0]!), 'Navigation', around)
+      return replaceRun(node, run, { ...nav, menu: { is: 'panel', key: nav.layer.key } })
     }
-    const children = node.children.map((child) => step(child, top + child.box.y))
-    return children.every((child, i) => child === node.children[i]) ? node : { ...node, children }
+    return withChildren(
+      node,
+      node.children.map((child) => step(child, top + child.box.y)),
+    )
   }
   return step(root, 0)
 }
@@ -251,11 +222,11 @@ export const prepareTree = (
   const keyOf = createKeys(root)
   const pageWidth = root.box.width
   const isClipped = 'clip' in root.layer && root.layer.clip
-  const spread = (node: LayoutNode): LayoutNode => {
-    const children = node.children.map((child) => spread(spanOverlay(child, node)))
-    const isSame = children.every((child, i) => child === node.children[i])
-    return isSame ? node : { ...node, children }
-  }
+  const spread = (node: LayoutNode): LayoutNode =>
+    withChildren(
+      node,
+      node.children.map((child) => spread(spanOverlay(child, node))),
+    )
   const kept = mapNodes(spread(root), (node, depth) => {
     const inside = keepSides(depth === 0 ? node : keepInside(node), isClipped)
     const held = isScreen ? holdContent(inside, pageWidth) : inside

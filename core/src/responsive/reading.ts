@@ -1,3 +1,5 @@
+import type { Way } from '../design/widths.js'
+
 /** What the program concludes about a layer at widths that were not drawn. */
 export type WidthReading = {
   /** Key of the layer; that of a container made up for others is its first layer's. */
@@ -14,10 +16,6 @@ export type WidthReading = {
   /** A person has said so. */
   readonly isRuling: boolean
 }
-
-/** How a container gives way where its content does not fit side by side. */
-export const WAYS = ['keep', 'wrap', 'columns', 'stack', 'scroll', 'fold'] as const
-export type Way = (typeof WAYS)[number]
 
 export type WidthReadingKind = Exclude<Way, 'keep'> | 'hold' | 'padding' | 'type'
 

@@ -1,9 +1,11 @@
 import { resolveSides, type Box } from '../design/geometry.js'
 import type { TextLayer } from '../design/layer.js'
 import {
+  columnWidths,
   solveFlow,
   solveWidths,
   type Anchor,
+  type Flow,
   type LayoutNode,
   type Measured,
 } from '../layout/index.js'
@@ -16,8 +18,6 @@ export type Placed = {
   readonly parent: LayoutNode | undefined
   readonly box: Box
 }
-
-type Flow = Exclude<LayoutNode['arrangement'], { kind: 'free' }>
 
 /** Answers, for one tree, how large things are at any width. Remembers what it has measured. */
 export type Solver = {
@@ -56,7 +56,12 @@ export const paddingAt = (node: LayoutNode, flow: Flow, width: number) => {
 const limit = (value: number, { limits }: LayoutNode): number =>
   Math.max(limits.minWidth ?? 0, Math.min(limits.maxWidth ?? Infinity, value))
 
-const anchored = (anchor: Anchor, size: number, room: number): { at: number; size: number } => {
+/** Where something of a size begins in its parent, and how large it is there, in px. */
+export const anchored = (
+  anchor: Anchor,
+  size: number,
+  room: number,
+): { at: number; size: number } => {
   switch (anchor.edge) {
     case 'start':
       return { at: anchor.px, size }
@@ -78,6 +83,11 @@ export const createSolver = (measure: TextMeasure): Solver => {
   const leasts = new Map<LayoutNode, number>()
   const narrowests = new Map<LayoutNode, number>()
   const heights = new Map<LayoutNode, Map<number, number>>()
+  // A container's height is found before its place: what was laid out for the one does for the other.
+  const solved = new Map<
+    LayoutNode,
+    { readonly width: number; readonly height: number | undefined; readonly boxes: readonly Box[] }
+  >()
 
   const remember = (
     memory: Map<LayoutNode, number>,
@@ -99,8 +109,11 @@ export const createSolver = (measure: TextMeasure): Solver => {
     return flow
   }
 
-  /** A container's extent across, from that of its children: side by side they add up. */
-  const across = (node: LayoutNode, of: (child: LayoutNode) => number): number => {
+  /**
+   * A container's extent across, from that of its children: side by side they add up. `wraps`: where they may go on
+   * in the next line, the widest decides.
+   */
+  const across = (node: LayoutNode, of: (child: LayoutNode) => number, wraps: boolean): number => {
     const { arrangement } = node
     if (arrangement.kind === 'free') return node.box.width
     const padding = resolveSides(arrangement.padding)
@@ -117,7 +130,7 @@ export const createSolver = (measure: TextMeasure): Solver => {
       const share = Math.max(0, ...sizes.map((size, i) => size / tracks[i % columns]!))
       return share * total + (columns - 1) * columnGap + sides
     }
-    if (arrangement.wrap) return widestChild + sides
+    if (arrangement.wrap && wraps) return widestChild + sides
     const gaps = Math.max(0, children.length - 1) * arrangement.gap
     return sizes.reduce((sum, size) => sum + size, 0) + gaps + sides
   }
@@ -129,14 +142,7 @@ export const createSolver = (measure: TextMeasure): Solver => {
       }
       if (node.layer.type === 'text') return limit(drawnWidth(node) ?? text(node).widest, node)
       if (node.children.length === 0) return limit(node.box.width, node)
-      if (node.arrangement.kind === 'row' && node.arrangement.wrap) {
-        const { gap } = node.arrangement
-        const sizes = flowChildren(node).map((child) => widest(child) + sideRoom(child))
-        const padding = resolveSides(node.arrangement.padding)
-        const sum = sizes.reduce((total, size) => total + size, gap * (sizes.length - 1))
-        return limit(sum + padding.left + padding.right, node)
-      }
-      return limit(across(node, widest), node)
+      return limit(across(node, widest, false), node)
     })
 
   /** Lines that are kept are as wide as they were drawn. */
@@ -162,7 +168,7 @@ export const createSolver = (measure: TextMeasure): Solver => {
       return node.fitsParent ? Math.min(node.box.width, 24) : limit(node.box.width, node)
     }
     if (isPlain) return node.limits.minWidth ?? 0
-    return Math.max(node.limits.minWidth ?? 0, across(node, of))
+    return Math.max(node.limits.minWidth ?? 0, across(node, of, true))
   }
 
   const least = (node: LayoutNode): number =>
@@ -182,29 +188,26 @@ export const createSolver = (measure: TextMeasure): Solver => {
   const fitWidth = (node: LayoutNode, width: number, room: number): number =>
     node.fitsParent ? Math.min(width, Math.max(0, room)) : width
 
-  /** The flow with the padding it has at this width. */
-  const flowAt = (node: LayoutNode, flow: Flow, width: number): Flow =>
-    node.contentMax === undefined ? flow : { ...flow, padding: paddingAt(node, flow, width) }
+  /** What a container of a width gives its children: a scrolling box lays them out as wide as they need. */
+  const settingOf = (node: LayoutNode, arrangement: Flow, width: number) => {
+    const wide = node.scrolls ? Math.max(width, across(node, least, true)) : width
+    const padding = paddingAt(node, arrangement, wide)
+    const flow = node.contentMax === undefined ? arrangement : { ...arrangement, padding }
+    return { wide, flow, inner: wide - padding.left - padding.right, children: flowChildren(node) }
+  }
 
-  /** A scrolling box lays its content out at the width that needs. */
-  const contentWidth = (node: LayoutNode, width: number): number =>
-    node.scrolls ? Math.max(width, across(node, least)) : width
-
-  const solve = (node: LayoutNode, width: number, height?: number): Box[] => {
+  const solve = (node: LayoutNode, width: number, height?: number): readonly Box[] => {
     const { arrangement } = node
     if (arrangement.kind === 'free') return []
-    const children = flowChildren(node)
-    const wide = contentWidth(node, width)
-    const flow = flowAt(node, arrangement, wide)
-    const padding = resolveSides(flow.padding)
-    const inner = wide - padding.left - padding.right
+    const last = solved.get(node)
+    if (last && last.width === width && last.height === height) return last.boxes
+    const { wide, flow, inner, children } = settingOf(node, arrangement, width)
     const baselines = children.map((child) =>
       child.layer.type === 'text' ? text(child).baseline : undefined,
     )
-    const boxes = solveFlow(flow, measureAll(children, flow, inner), baselines, {
-      width: wide,
-      height,
-    })
+    const measures = measureAll(children, flow, inner)
+    const boxes = solveFlow(flow, measures, baselines, { width: wide, height })
+    solved.set(node, { width, height, boxes })
     return boxes
   }
 
@@ -215,15 +218,12 @@ export const createSolver = (measure: TextMeasure): Solver => {
     inner: number,
     breaks = false,
   ): Measured[] => {
-    const roomOf = (i: number): number => {
-      if (flow.kind !== 'grid') return inner
-      const shares = flow.tracks ?? Array.from({ length: flow.columns }, () => 1)
-      const total = shares.reduce((sum, share) => sum + share, 0)
-      const room = inner - flow.columnGap * (flow.columns - 1)
-      return (room * shares[i % flow.columns]!) / total
-    }
+    const columns =
+      flow.kind === 'grid'
+        ? columnWidths(flow, inner - flow.columnGap * (flow.columns - 1))
+        : [inner]
     return children.map((child, i) =>
-      child.fitsParent ? narrowed(child, roomOf(i)) : measured(child, breaks),
+      child.fitsParent ? narrowed(child, columns[i % columns.length]!) : measured(child, breaks),
     )
   }
 
@@ -263,12 +263,8 @@ export const createSolver = (measure: TextMeasure): Solver => {
 
   const widths = (node: LayoutNode, width: number): ReadonlyMap<LayoutNode, number> => {
     const { arrangement } = node
-    const children = flowChildren(node)
     if (arrangement.kind === 'free') return new Map()
-    const wide = contentWidth(node, width)
-    const flow = flowAt(node, arrangement, wide)
-    const padding = resolveSides(flow.padding)
-    const inner = wide - padding.left - padding.right
+    const { wide, flow, inner, children } = settingOf(node, arrangement, width)
     const found = solveWidths(flow, measureAll(children, flow, inner, true), wide)
     return new Map(children.map((child, i) => [child, found[i]!]))
   }

@@ -1,7 +1,9 @@
 import type { Box } from '../design/geometry.js'
+import { overlapOn } from '../layout/axis.js'
 import type { TextMeasure } from '../text/measure.js'
 import { createSolver, type Placed } from './solver.js'
 import type { Step } from './spread.js'
+import { NARROWEST_PX, WIDEST_PX } from './window.js'
 
 /** Something that does not hold between two widths of the window, in px, both included. */
 export type Break = {
@@ -17,11 +19,8 @@ export type Break = {
 /** Less than this is nobody's fault, in px. */
 const SLACK_PX = 1
 
-const reach = (a: Box, b: Box): number =>
-  Math.min(
-    Math.min(a.x + a.width, b.x + b.width) - Math.max(a.x, b.x),
-    Math.min(a.y + a.height, b.y + b.height) - Math.max(a.y, b.y),
-  )
+/** By how much two boxes lie over one another, in px; negative where they do not. */
+const reach = (a: Box, b: Box): number => Math.min(overlapOn(a, b, 'x'), overlapOn(a, b, 'y'))
 
 type Fault = Pick<Break, 'kind' | 'layer' | 'px'>
 
@@ -90,7 +89,7 @@ export type SweepOptions = {
  */
 export const sweepPage = (
   steps: readonly Step[],
-  { measure, fromPx = 320, toPx = 2560, stepPx = 8 }: SweepOptions,
+  { measure, fromPx = NARROWEST_PX, toPx = WIDEST_PX, stepPx = 8 }: SweepOptions,
 ): readonly Break[] => {
   const solver = createSolver(measure)
   const breaks: Break[] = []

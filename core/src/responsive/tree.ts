@@ -1,28 +1,45 @@
 import { uniteBoxes } from '../design/geometry.js'
 import type { AutoLayout } from '../design/layout.js'
-import { PLAIN_LAYER } from '../design/plain-layer.js'
-import { NO_MARGIN, type LayoutNode } from '../layout/node.js'
-import { INFERRED } from '../layout/node.js'
+import {
+  draftNode,
+  INFERRED,
+  NO_MARGIN,
+  plainFrame,
+  walkNodes,
+  type LayoutNode,
+} from '../layout/index.js'
+
+/** A node with other children: itself, where they are the same. */
+export const withChildren = (node: LayoutNode, children: readonly LayoutNode[]): LayoutNode =>
+  children.length === node.children.length &&
+  children.every((child, i) => child === node.children[i])
+    ? node
+    : { ...node, children }
 
 /** Visits a tree from the leaves up; what `change` leaves alone stays the same object. */
 export const mapNodes = (
   node: LayoutNode,
   change: (node: LayoutNode, depth: number) => LayoutNode,
   depth = 0,
-): LayoutNode => {
-  const children = node.children.map((child) => mapNodes(child, change, depth + 1))
-  const isSame = children.every((child, i) => child === node.children[i])
-  return change(isSame ? node : { ...node, children }, depth)
+): LayoutNode =>
+  change(
+    withChildren(
+      node,
+      node.children.map((child) => mapNodes(child, change, depth + 1)),
+    ),
+    depth,
+  )
+
+/** The keys of a node and of everything in it. */
+export const keysIn = (root: LayoutNode): Set<string> => {
+  const keys = new Set<string>()
+  walkNodes(root, (node) => keys.add(node.layer.key))
+  return keys
 }
 
 /** Free names for containers that are made up. */
 export const createKeys = (root: LayoutNode): ((first: LayoutNode) => string) => {
-  const taken = new Set<string>()
-  const visit = (node: LayoutNode): void => {
-    taken.add(node.layer.key)
-    node.children.forEach(visit)
-  }
-  visit(root)
+  const taken = keysIn(root)
   return (first) => {
     let key = `${first.layer.key}${INFERRED}`
     while (taken.has(key)) key += INFERRED
@@ -30,6 +47,18 @@ export const createKeys = (root: LayoutNode): ((first: LayoutNode) => string) =>
     return key
   }
 }
+
+/** A container's children with one container in the place of some that stand in a row. */
+export const replaceRun = (
+  node: LayoutNode,
+  run: readonly LayoutNode[],
+  container: LayoutNode,
+): LayoutNode => ({
+  ...node,
+  children: node.children.flatMap((child) =>
+    child === run[0] ? [container] : run.includes(child) ? [] : [child],
+  ),
+})
 
 /** A container around some of a container's children, which takes their place in the flow. */
 export const wrapNodes = (
@@ -44,29 +73,11 @@ export const wrapNodes = (
   const { margin, isPushed } = first!
   // In a column each keeps its own distance to the side; in a row only the first has one the container takes over.
   const left = arrangement.kind === 'column' ? 0 : margin.left
-  return {
-    layer: {
-      type: 'frame',
-      key,
-      name,
-      box,
-      ...PLAIN_LAYER,
-      fills: [],
-      strokes: [],
-      radius: 0,
-      clip: false,
-      children: [],
-    },
-    absorbed: [],
-    box,
-    placement: { kind: 'flow' },
+  return draftNode(plainFrame(key, name, box), box, {
     arrangement,
     sizing: { width: 'fit', height: 'fit' },
-    limits: {},
     margin: { ...NO_MARGIN, left, top: margin.top },
     isPushed,
-    keepsLines: false,
-    isGraphic: false,
     children: nodes.map((node, i) => ({
       ...node,
       box: { ...node.box, x: node.box.x - box.x, y: node.box.y - box.y },
@@ -75,5 +86,5 @@ export const wrapNodes = (
         : {}),
     })),
     ...rest,
-  }
+  })
 }

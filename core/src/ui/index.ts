@@ -12,7 +12,7 @@ import { createMeasure } from '../text/measure.js'
 import { Account } from './account.js'
 import { AssetCollector } from './asset-collector.js'
 import { buildNode, OUTSIDE } from './build/index.js'
-import { breakpointsOf, joinSteps } from './join-steps.js'
+import { joinSteps } from './join-steps.js'
 import type { UiAsset, UiNode, UiPage } from './nodes.js'
 import { buildTheme, type UiTheme } from './theme.js'
 
@@ -127,7 +127,6 @@ export const buildUi = (
       root: joined,
       widthPx: root.box.width,
       heightPx: root.box.height,
-      breakpoints: breakpointsOf(joined),
     }
   })
   return {

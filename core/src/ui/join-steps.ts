@@ -136,6 +136,15 @@ const positionAfter = (text: string, count: number): number | undefined => {
   return undefined
 }
 
+const joinInside = (
+  boxes: readonly (UiBox | UiMenuButton | undefined)[],
+  fromPx: readonly number[],
+): UiNode[] => {
+  const children = joinChildren(boxes)
+  const orders = ordersOf(boxes, children)
+  return children.map((child) => joinNode(child.at, fromPx, orders))
+}
+
 const joinNode = (
   at: readonly (UiNode | undefined)[],
   fromPx: readonly number[],
@@ -159,31 +168,19 @@ const joinNode = (
   switch (model.type) {
     case 'box': {
       const boxes = at.map((node) => (node?.type === 'box' ? node : undefined))
-      const children = joinChildren(boxes)
-      const orders = ordersOf(boxes, children)
       // It is a menu only where it is folded away at some width.
       const menu = boxes.find((box) => box?.style.folds !== undefined)?.menu
       const { menu: _menu, ...plain } = model
-      return {
-        ...plain,
-        ...(menu === undefined ? {} : { menu }),
-        ...stepped,
-        children: children.map((child) => joinNode(child.at, fromPx, orders)),
-      }
+      const children = joinInside(boxes, fromPx)
+      return { ...plain, ...(menu === undefined ? {} : { menu }), ...stepped, children }
+    }
+    case 'menu-button': {
+      const buttons = at.map((node) => (node?.type === 'menu-button' ? node : undefined))
+      return { ...model, ...stepped, children: joinInside(buttons, fromPx) }
     }
     case 'text': {
       const texts = at.map((node) => (node?.type === 'text' ? node : undefined))
       return { ...model, ...stepped, runs: joinRuns(texts) }
-    }
-    case 'menu-button': {
-      const buttons = at.map((node) => (node?.type === 'menu-button' ? node : undefined))
-      const children = joinChildren(buttons)
-      const orders = ordersOf(buttons, children)
-      return {
-        ...model,
-        ...stepped,
-        children: children.map((child) => joinNode(child.at, fromPx, orders)),
-      }
     }
     case 'image':
       return { ...model, ...stepped }
@@ -202,23 +199,4 @@ export const joinSteps = (trees: readonly UiTreeStep[]): UiNode => {
     trees.map((tree) => tree.fromPx),
     () => 0,
   )
-}
-
-/** Widths in px at which something of a tree changes, from narrow to wide. */
-export const breakpointsOf = (root: UiNode): number[] => {
-  const found = new Set<number>()
-  const visit = (node: UiNode): void => {
-    node.steps?.forEach((step, i) => {
-      const before = node.steps![i - 1]
-      if (!before) return
-      const isSame =
-        (step.node === undefined) === (before.node === undefined) &&
-        step.order === before.order &&
-        (!step.node || !before.node || lookOf(step.node) === lookOf(before.node))
-      if (!isSame) found.add(step.fromPx)
-    })
-    if ('children' in node) node.children.forEach(visit)
-  }
-  visit(root)
-  return [...found].sort((a, b) => a - b)
 }

@@ -188,8 +188,6 @@ export type UiPage = {
   readonly root: UiNode
   readonly widthPx: number
   readonly heightPx: number
-  /** Widths in px at which the page changes, from narrow to wide. */
-  readonly breakpoints: readonly number[]
 }
 
 /** A file the pages show: a picture from the design, or a drawing made from vector layers. */

@@ -45,6 +45,25 @@ const contentLikeness = (a: Part, b: Part): number => {
 
 const ratioOf = ({ box }: Part): number => (box.height > 0 ? box.width / box.height : 1)
 
+const groupByParent = (parts: readonly Part[]): ReadonlyMap<Part, readonly Part[]> => {
+  const groups = new Map<Part, Part[]>()
+  for (const part of parts) {
+    if (!part.parent) continue
+    const known = groups.get(part.parent)
+    if (known) known.push(part)
+    else groups.set(part.parent, [part])
+  }
+  return groups
+}
+
+type Candidate = { readonly base: Part; readonly other: Part; readonly share: number }
+
+/** How much speaks for two boxes that share things: of boxes inside one another, the more alike come first. */
+const closeness = ({ base, other, share }: Candidate): number =>
+  share +
+  (base.name !== '' && base.name === other.name ? 0.1 : 0) +
+  (base.look === other.look ? 0.05 : 0)
+
 class Matcher {
   readonly pairs = new Map<Part, Match & { readonly part: Part }>()
   /** Of the base: by which part it was taken. */
@@ -96,8 +115,8 @@ class Matcher {
   /** Parts of the base that are known to be in each box of the other artboard. */
   private inside: ReadonlyMap<Part, readonly Part[]> = new Map()
 
-  /** Remembers what stands next to what, for the parts that are still open. */
-  private findAnchors(): void {
+  /** Remembers what stands next to what, and in which box, for the parts that are still open. */
+  private lookAround(): void {
     const anchors = new Map<Part, { at: number; base: number }[]>()
     const scan = (order: readonly Part[]): void => {
       let last: { at: number; base: number } | undefined
@@ -231,7 +250,7 @@ class Matcher {
     }
     // What is there several times is decided when its surroundings are known.
     this.byContents()
-    this.findAnchors()
+    this.lookAround()
     for (const { bases, others } of several) {
       this.assignAll(
         bases.filter(this.isFree),
@@ -262,7 +281,7 @@ class Matcher {
         for (let a = part.parent; a; a = a.parent) known.set(a, (known.get(a) ?? 0) + 1)
       }
     }
-    const found: { base: Part; other: Part; share: number }[] = []
+    const found: Candidate[] = []
     for (const other of open) {
       for (const [base, shared] of votes.get(other) ?? []) {
         if (!this.isFree(base)) continue
@@ -270,19 +289,6 @@ class Matcher {
         if (share >= 0.3) found.push({ base, other, share })
       }
     }
-    // Of boxes inside one another that hold the same, the more alike come first.
-    const closeness = ({
-      base,
-      other,
-      share,
-    }: {
-      base: Part
-      other: Part
-      share: number
-    }): number =>
-      share +
-      (base.name !== '' && base.name === other.name ? 0.1 : 0) +
-      (base.look === other.look ? 0.05 : 0)
     found.sort(
       (a, b) =>
         closeness(b) - closeness(a) || a.other.rank - b.other.rank || a.base.rank - b.base.rank,
@@ -297,21 +303,13 @@ class Matcher {
   /** What is left, first among what lies in the same boxes, then anywhere. */
   rest(): void {
     const kinds = ['box', 'picture', 'drawing', 'text', 'shape'] as const
-    const byParent = new Map<Part, Part[]>()
-    for (const part of this.base) {
-      if (part.parent && this.isFree(part)) {
-        byParent.set(part.parent, [...(byParent.get(part.parent) ?? []), part])
-      }
-    }
-    const children = new Map<Part, Part[]>()
-    for (const part of this.others) {
-      if (part.parent) children.set(part.parent, [...(children.get(part.parent) ?? []), part])
-    }
-    this.findAnchors()
+    const free = groupByParent(this.base.filter(this.isFree))
+    const children = groupByParent(this.others)
+    this.lookAround()
     for (const parent of this.others) {
       const match = this.pairs.get(parent)
       if (!match) continue
-      const bases = byParent.get(match.part)
+      const bases = free.get(match.part)
       if (!bases) continue
       const inside = children.get(parent) ?? []
       for (const kind of kinds) {

@@ -1,5 +1,6 @@
 import type { Box } from '../../design/geometry.js'
-import { placesOf, type LayoutNode } from '../../layout/index.js'
+import { isPainted, placesOf, type LayoutNode } from '../../layout/index.js'
+import { textOf } from '../../text/wrap.js'
 
 /** Something that is seen on an artboard: what only holds other things together is none. */
 export type Part = {
@@ -25,15 +26,12 @@ const nameOf = (name: string): string =>
     .replace(/[^\p{L}]+/gu, ' ')
     .trim()
 
-const isPainted = ({ layer }: LayoutNode): boolean =>
-  ('fills' in layer && layer.fills.length > 0) ||
-  ('strokes' in layer && layer.strokes.length > 0) ||
-  layer.effects.length > 0 ||
-  layer.link !== undefined
-
 /** Whether a node is something to be matched; others only hold things. */
 export const isPart = (node: LayoutNode): boolean =>
-  node.children.length === 0 || node.isGraphic || isPainted(node)
+  node.children.length === 0 ||
+  node.isGraphic ||
+  isPainted(node.layer) ||
+  node.layer.link !== undefined
 
 const lookOf = ({ layer }: LayoutNode): string => {
   if (layer.type === 'text') return `${layer.style.weight} ${layer.style.color}`
@@ -59,12 +57,7 @@ type Assets = Readonly<Record<string, { readonly data: string }>>
 const contentOf = (node: LayoutNode, kind: Part['kind'], assets: Assets): string => {
   const { layer } = node
   if (layer.type === 'text') {
-    return layer.runs
-      .map((run) => run.text)
-      .join('')
-      .replace(/\s+/g, ' ')
-      .trim()
-      .toLowerCase()
+    return textOf(layer).replace(/\s+/g, ' ').trim().toLowerCase()
   }
   if (layer.type === 'image') return assets[layer.asset]?.data ?? layer.asset
   return kind === 'drawing' ? drawingOf(layer) : ''

@@ -1,6 +1,6 @@
 import type { LayoutNode } from '../../layout/index.js'
 import { areAlike } from '../alike.js'
-import { flowChildren } from '../solver.js'
+import { flowChildren, isInFlow } from '../solver.js'
 import type { Rule } from './rule.js'
 
 /** The most columns that fit; a number that leaves no gap in the last row where there is one of at least half as many. */
@@ -64,9 +64,7 @@ export const columns: Rule = {
           padding: arrangement.padding,
           align: arrangement.align === 'baseline' ? 'start' : arrangement.align,
         },
-        children: node.children.map((child) =>
-          child.placement.kind === 'overlay' ? child : asCell(child, columns),
-        ),
+        children: node.children.map((child) => (isInFlow(child) ? asCell(child, columns) : child)),
       },
     }
   },

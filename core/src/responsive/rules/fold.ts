@@ -1,7 +1,7 @@
-import { NO_MARGIN, type LayoutNode } from '../../layout/node.js'
-import { INFERRED } from '../../layout/node.js'
+import type { PathLayer } from '../../design/layer.js'
 import { PLAIN_LAYER } from '../../design/plain-layer.js'
-import { flowChildren } from '../solver.js'
+import { draftNode, INFERRED, NO_MARGIN, type LayoutNode } from '../../layout/index.js'
+import { flowChildren, isInFlow } from '../solver.js'
 import type { Rule } from './rule.js'
 
 /** Large enough to be touched (WCAG 2.2, 2.5.8 asks for 24; this is comfortable). */
@@ -24,43 +24,34 @@ const inkOf = (node: LayoutNode): string => {
 }
 
 /** Three lines, as high as letters: the sign for a menu. */
-const buttonOf = (panel: LayoutNode, isPushed: boolean): LayoutNode => {
+const buttonOf = (panel: LayoutNode): LayoutNode => {
   const box = { x: 0, y: 0, width: BUTTON_PX, height: BUTTON_PX }
   const line = (y: number): string => `M10 ${y}H34`
-  return {
-    layer: {
-      type: 'path',
-      key: `${panel.layer.key}${INFERRED}menu`,
-      name: 'Menu',
-      box,
-      ...PLAIN_LAYER,
-      fills: [],
-      strokes: [
-        {
-          paint: { kind: 'solid', color: inkOf(panel).slice(0, 7), opacity: 1, blend: 'normal' },
-          width: 2,
-          align: 'centre',
-          dash: [],
-          cap: 'round',
-          join: 'round',
-        },
-      ],
-      paths: [{ d: [15, 22, 29].map(line).join(''), rule: 'nonzero' }],
-    },
-    absorbed: [],
+  const layer: PathLayer = {
+    type: 'path',
+    key: `${panel.layer.key}${INFERRED}menu`,
+    name: 'Menu',
     box,
-    placement: { kind: 'flow' },
-    arrangement: { kind: 'free' },
-    sizing: { width: 'fixed', height: 'fixed' },
-    limits: {},
-    margin: NO_MARGIN,
+    ...PLAIN_LAYER,
+    fills: [],
+    strokes: [
+      {
+        paint: { kind: 'solid', color: inkOf(panel).slice(0, 7), opacity: 1, blend: 'normal' },
+        width: 2,
+        align: 'centre',
+        dash: [],
+        cap: 'round',
+        join: 'round',
+      },
+    ],
+    paths: [{ d: [15, 22, 29].map(line).join(''), rule: 'nonzero' }],
+  }
+  return draftNode(layer, box, {
     self: 'centre',
-    isPushed,
-    keepsLines: false,
+    isPushed: true,
     isGraphic: true,
     menu: { is: 'button', key: panel.menu!.key },
-    children: [],
-  }
+  })
 }
 
 const asEntry = (node: LayoutNode): LayoutNode => {
@@ -80,8 +71,9 @@ export const fold: Rule = {
   confidence: 0.9,
   suits: (node) => node.arrangement.kind === 'row' && flowChildren(node).some(isPanel),
   apply(node, _inner, { topPx, ground }) {
+    const { arrangement } = node
     const panel = flowChildren(node).find(isPanel)
-    if (!panel || panel.arrangement.kind !== 'row') return undefined
+    if (panel?.arrangement.kind !== 'row' || arrangement.kind !== 'row') return undefined
     const color =
       'fills' in panel.layer && panel.layer.fills[0]?.kind === 'solid'
         ? panel.layer.fills[0].color
@@ -99,22 +91,15 @@ export const fold: Rule = {
         distribute: 'start',
         wrap: false,
       },
-      children: panel.children.map((child) =>
-        child.placement.kind === 'overlay' ? child : asEntry(child),
-      ),
+      children: panel.children.map((child) => (isInFlow(child) ? asEntry(child) : child)),
     }
     return {
       value: 'folds behind a menu button',
       node: {
         ...node,
-        arrangement: {
-          ...node.arrangement,
-          ...(node.arrangement.kind === 'row'
-            ? { gap: Math.min(node.arrangement.gap, MOST_GAP_PX) }
-            : {}),
-        } as LayoutNode['arrangement'],
+        arrangement: { ...arrangement, gap: Math.min(arrangement.gap, MOST_GAP_PX) },
         children: node.children.flatMap((child) =>
-          child === panel ? [buttonOf(panel, true), folded] : [child],
+          child === panel ? [buttonOf(panel), folded] : [child],
         ),
       },
     }

@@ -1,4 +1,4 @@
-import type { Way } from '../reading.js'
+import type { Way } from '../../design/widths.js'
 import { columns } from './columns.js'
 import { fold } from './fold.js'
 import { scroll } from './scroll.js'
@@ -18,4 +18,4 @@ export const RULES: Readonly<Record<Exclude<Way, 'keep'>, Rule>> = {
 /** The order in which they are asked: the first that suits is taken. */
 export const RULE_ORDER: readonly Rule[] = [fold, scroll, columns, wrap, stack]
 
-export type { Rule, RuleContext } from './rule.js'
+export { pageContext, type Rule, type RuleContext } from './rule.js'

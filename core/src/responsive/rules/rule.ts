@@ -1,19 +1,28 @@
 import type { LayoutNode } from '../../layout/index.js'
 import type { Comfort } from '../comfort.js'
-import type { Way } from '../reading.js'
+import type { Way } from '../../design/widths.js'
 import type { Solver } from '../solver.js'
 
 /** What a rule knows of the place a container has. */
 export type RuleContext = {
   readonly solver: Solver
   readonly comfort: Comfort
-  /** The narrowest window this holds for, in px. */
-  readonly windowPx: number
   /** Where the container begins, from the top of the page as drawn, in px. */
   readonly topPx: number
   /** The colour behind it. */
   readonly ground: string
 }
+
+/** What a rule knows at the top of a page. */
+export const pageContext = ({
+  solver,
+  comfort,
+}: Pick<RuleContext, 'solver' | 'comfort'>): RuleContext => ({
+  solver,
+  comfort,
+  topPx: 0,
+  ground: '#ffffff',
+})
 
 export type Given = {
   readonly node: LayoutNode

@@ -1,6 +1,6 @@
 import { resolveSides } from '../../design/geometry.js'
 import type { LayoutNode } from '../../layout/index.js'
-import { flowChildren, type Solver } from '../solver.js'
+import { flowChildren, isInFlow, type Solver } from '../solver.js'
 import { findTableRows, isTableGrid } from '../tables.js'
 import type { Comfort } from '../comfort.js'
 import type { Rule } from './rule.js'
@@ -58,9 +58,7 @@ export const scroll: Rule = {
     )
     if (need <= inner) return undefined
     const children = node.children.map((child): LayoutNode =>
-      child.placement.kind === 'overlay'
-        ? child
-        : { ...child, limits: { ...child.limits, minWidth: need } },
+      isInFlow(child) ? { ...child, limits: { ...child.limits, minWidth: need } } : child,
     )
     return {
       value: `scrolls sideways, ${need} px wide`,

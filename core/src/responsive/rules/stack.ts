@@ -1,5 +1,5 @@
-import { NO_MARGIN, type LayoutNode } from '../../layout/node.js'
-import { flowChildren } from '../solver.js'
+import { NO_MARGIN, type LayoutNode } from '../../layout/index.js'
+import { flowChildren, isInFlow } from '../solver.js'
 import type { Rule } from './rule.js'
 
 /** Things that stood side by side keep at least and at most this much between them, in px. */
@@ -9,13 +9,12 @@ const MOST_GAP_PX = 40
 /** A word on a ground of its own, such as a badge or a button, is no wider than this as drawn. */
 const WIDEST_SIGN_PX = 320
 
-const isDivider = (node: LayoutNode): boolean =>
-  node.children.length === 0 && node.layer.type !== 'text' && node.box.width <= 3
-
 const isLeafShape = (node: LayoutNode): boolean =>
   node.children.length === 0 && node.layer.type !== 'text'
 
-const isPainted = ({ layer }: LayoutNode): boolean => 'fills' in layer && layer.fills.length > 0
+const isDivider = (node: LayoutNode): boolean => isLeafShape(node) && node.box.width <= 3
+
+const isFilled = ({ layer }: LayoutNode): boolean => 'fills' in layer && layer.fills.length > 0
 
 /** A thing as it stands in a column that was a row. */
 const asPart = (node: LayoutNode, hold: 'start' | 'centre'): LayoutNode => {
@@ -26,8 +25,8 @@ const asPart = (node: LayoutNode, hold: 'start' | 'centre'): LayoutNode => {
     node.children.length === 1 &&
     node.children[0]!.layer.type === 'text' &&
     node.box.width <= WIDEST_SIGN_PX &&
-    isPainted(node)
-  const isOwn = isSign || (node.sizing.width === 'fit' && !isText && isPainted(node))
+    isFilled(node)
+  const isOwn = isSign || (node.sizing.width === 'fit' && !isText && isFilled(node))
   const keepsWidth = isOwn || (isLeafShape(node) && node.sizing.width !== 'stretch')
   const height =
     node.sizing.height === 'stretch' ? (isLeafShape(node) ? 'fixed' : 'fit') : node.sizing.height
@@ -48,7 +47,7 @@ const asPart = (node: LayoutNode, hold: 'start' | 'centre'): LayoutNode => {
 /** Gaps that were none because surfaces touch stay none. */
 const gapOf = (node: LayoutNode, gap: number): number => {
   const touches =
-    gap < 1 && flowChildren(node).every((c) => isPainted(c) || c.layer.type === 'image')
+    gap < 1 && flowChildren(node).every((c) => isFilled(c) || c.layer.type === 'image')
   return touches ? 0 : Math.min(MOST_GAP_PX, Math.max(LEAST_GAP_PX, gap))
 }
 
@@ -77,11 +76,9 @@ export const stack: Rule = {
           wrap: false,
         },
         children: node.children
-          .filter((child) => !isDivider(child) || child.placement.kind === 'overlay')
+          .filter((child) => !isDivider(child) || !isInFlow(child))
           .map((child) =>
-            child.placement.kind === 'overlay'
-              ? child
-              : asPart(child, isCentred ? 'centre' : 'start'),
+            isInFlow(child) ? asPart(child, isCentred ? 'centre' : 'start') : child,
           ),
       },
     }

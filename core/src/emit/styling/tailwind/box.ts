@@ -2,7 +2,7 @@ import type { Corners } from '../../../design/geometry.js'
 import type { UiFill, UiStyle } from '../../../ui/nodes.js'
 import { arrangeSlots } from './arrange.js'
 import { placeSlots, sizeSlots } from './place.js'
-import { valueSlot, type Slot } from './slots.js'
+import { nameClass, valueSlot, type Slot } from './slots.js'
 import type { TailwindTheme } from './theme.js'
 import { cssColor, cssPaint, cssShadow, decimal } from './values.js'
 
@@ -86,21 +86,19 @@ const SIDE_LETTERS = [
 
 const borderSlots = (theme: TailwindTheme, style: UiStyle): Slot[] => {
   const { border } = style
-  const none: Slot[] = [
-    ...SIDE_LETTERS.map(([side]) => valueSlot(`border-${side}`, '0')),
-    { slot: 'outline-width', token: 'outline-0' },
-  ]
-  if (!border) return none
+  const flat = SIDE_LETTERS.map(([side]) => valueSlot(`border-${side}`, '0'))
+  const noOutline: Slot = { slot: 'outline-width', token: 'outline-0' }
+  if (!border) return [...flat, noOutline]
   const color = (prefix: string): string =>
     colorClass(theme, prefix, style.tokens['strokes.0.paint.color'], border.color)
   if (border.kind === 'outline') {
     const offset = border.offsetPx
     return [
-      ...none.slice(0, 4),
+      ...flat,
       { slot: 'outline-style', token: border.dashed ? 'outline-dashed' : 'outline-solid' },
       {
         slot: 'outline-width',
-        token: ['outline', widthValue(border.widths.top)].filter((part) => part !== '').join('-'),
+        token: nameClass('outline', widthValue(border.widths.top)),
       },
       {
         slot: 'outline-offset',
@@ -108,26 +106,23 @@ const borderSlots = (theme: TailwindTheme, style: UiStyle): Slot[] => {
           offset === 0
             ? ''
             : Number.isInteger(offset)
-              ? signedInteger('outline-offset', offset)
+              ? nameClass('outline-offset', String(offset))
               : `outline-offset-[${decimal(offset)}px]`,
       },
       { slot: 'outline-color', token: color('outline') },
     ]
   }
   return [
-    ...SIDE_LETTERS.map(([side, name]) =>
+    ...SIDE_LETTERS.map(([side, name], i) =>
       border.widths[name] > 0
         ? valueSlot(`border-${side}`, widthValue(border.widths[name]))
-        : valueSlot(`border-${side}`, '0'),
+        : flat[i]!,
     ),
-    none[4]!,
+    noOutline,
     { slot: 'border-style', token: border.dashed ? 'border-dashed' : 'border-solid' },
     { slot: 'border-color', token: color('border') },
   ]
 }
-
-const signedInteger = (name: string, value: number): string =>
-  value < 0 ? `-${name}-${-value}` : `${name}-${value}`
 
 const RADII: Readonly<Record<number, string>> = {
   0: 'none',

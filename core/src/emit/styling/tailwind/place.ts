@@ -1,6 +1,6 @@
 import type { Anchor, UiPlace, UiStyle } from '../../../ui/nodes.js'
 import { valueSlot, type Slot } from './slots.js'
-import { decimal, spacing } from './values.js'
+import { decimal, signedSpacing, spacing } from './values.js'
 
 const SELF = {
   start: 'self-start',
@@ -12,16 +12,17 @@ const SELF = {
 
 type FlowPlace = Extract<UiPlace, { kind: 'flow' }>
 
-/** A length that may be negative, as the part of a class after its name. */
-const signedValue = (px: number): string => (px < 0 ? `-${spacing(-px)}` : spacing(px))
-
 /** Margins, with a stroke that reaches over the box taken off on every side. */
 const marginSlots = ({ margin, isPushed }: FlowPlace, bleedPx: number): Slot[] => [
-  isPushed ? valueSlot('ml', 'auto') : valueSlot('ml', signedValue(margin.left - bleedPx)),
-  valueSlot('mr', signedValue(margin.right - bleedPx)),
-  valueSlot('mt', signedValue(margin.top - bleedPx)),
-  valueSlot('mb', signedValue(margin.bottom - bleedPx)),
+  isPushed ? valueSlot('ml', 'auto') : valueSlot('ml', signedSpacing(margin.left - bleedPx)),
+  valueSlot('mr', signedSpacing(margin.right - bleedPx)),
+  valueSlot('mt', signedSpacing(margin.top - bleedPx)),
+  valueSlot('mb', signedSpacing(margin.bottom - bleedPx)),
 ]
+
+/** All four edges of a box held alike. */
+const edgeSlots = (value: string): Slot[] =>
+  ['left', 'right', 'top', 'bottom'].map((side) => valueSlot(side, value))
 
 const SIDE_NAMES = { x: ['left', 'right'], y: ['top', 'bottom'] } as const
 
@@ -42,16 +43,16 @@ const anchorSlots = (axis: 'x' | 'y', anchor: Anchor): Slot[] => {
   switch (anchor.edge) {
     case 'both':
       return [
-        valueSlot(start, signedValue(anchor.before)),
-        valueSlot(end, signedValue(anchor.after)),
+        valueSlot(start, signedSpacing(anchor.before)),
+        valueSlot(end, signedSpacing(anchor.after)),
         shift('start'),
       ]
     case 'scale':
       return [valueSlot(start, percent(anchor.at)), none(end), shift('start')]
     case 'end':
-      return [none(start), valueSlot(end, signedValue(anchor.px)), shift('start')]
+      return [none(start), valueSlot(end, signedSpacing(anchor.px)), shift('start')]
     case 'start':
-      return [valueSlot(start, signedValue(anchor.px)), none(end), shift(anchor.hold)]
+      return [valueSlot(start, signedSpacing(anchor.px)), none(end), shift(anchor.hold)]
     case 'centre': {
       const { px } = anchor
       return [
@@ -84,9 +85,7 @@ export const placeSlots = (style: UiStyle, isHeld: boolean): Slot[] => {
     case 'flow':
       return [
         position,
-        ...(isHeld
-          ? ['left', 'right', 'top', 'bottom'].map((side) => valueSlot(side, 'auto'))
-          : []),
+        ...(isHeld ? edgeSlots('auto') : []),
         { slot: 'col-span', token: `col-span-${place.columns}` },
         { slot: 'row-span', token: `row-span-${place.rows}` },
         ...marginSlots(place, bleedPx),
@@ -95,11 +94,7 @@ export const placeSlots = (style: UiStyle, isHeld: boolean): Slot[] => {
       const z: Slot = { slot: 'z', token: place.isUnder ? '-z-10' : 'z-auto' }
       const absolute: Slot = { slot: 'position', token: 'absolute' }
       if (width.sizing === 'stretch' && height.sizing === 'stretch') {
-        return [
-          absolute,
-          ...['left', 'right', 'top', 'bottom'].map((side) => valueSlot(side, '0')),
-          z,
-        ]
+        return [absolute, ...edgeSlots('0'), z]
       }
       return [absolute, ...anchorSlots('x', place.x), ...anchorSlots('y', place.y), z]
     }

@@ -60,19 +60,17 @@ const INITIAL: Readonly<Record<string, string>> = {
   z: 'z-auto',
 }
 
-/** Families of four sides, of two axes or of two lengths, with what a missing one is. */
-const SIDES: Readonly<Record<string, string>> = { p: '0', m: '0' }
+/** Lengths have the name of their slot and one of three values when nothing is said. */
+const FAMILIES: readonly (readonly [slots: RegExp, value: string])[] = [
+  [/^([pm][lrtb]|gap-[xy]|border-[lrtb])$/, '0'],
+  [/^(left|right|top|bottom|w|h|min-w|min-h)$/, 'auto'],
+  [/^(max-[wh]|rounded-(tl|tr|br|bl))$/, 'none'],
+]
 const initialOf = (slot: string): string => {
   const known = INITIAL[slot]
   if (known !== undefined) return known
-  const side = /^([pm])[lrtb]$/.exec(slot)
-  if (side) return `${slot}-${SIDES[side[1]!]!}`
-  if (/^(left|right|top|bottom|w|h|min-w|min-h)$/.test(slot)) return `${slot}-auto`
-  if (/^max-[wh]$/.test(slot)) return `${slot}-none`
-  if (/^gap-[xy]$/.test(slot)) return `${slot}-0`
-  if (/^border-[lrtb]$/.test(slot)) return `${slot}-0`
-  if (/^rounded-(tl|tr|br|bl)$/.test(slot)) return `${slot}-none`
-  return ''
+  const family = FAMILIES.find(([slots]) => slots.test(slot))
+  return family ? `${slot}-${family[1]}` : ''
 }
 
 /** Classes that stand for several: the parts, in order, and the name of the whole. */
@@ -93,7 +91,7 @@ const SHORT: readonly (readonly [whole: string, parts: readonly string[]])[] = [
 ]
 
 /** A class of a name and a value, negative ones with the sign in front: `m`, `-[3px]` → `m-[-3px]`. */
-const nameClass = (name: string, value: string): string => {
+export const nameClass = (name: string, value: string): string => {
   if (value === '') return name
   if (!value.startsWith('-')) return `${name}-${value}`
   const positive = value.slice(1)

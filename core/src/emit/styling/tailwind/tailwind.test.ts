@@ -1,6 +1,7 @@
 import { design, frame, layer, text } from '../../../testing/design.js'
 import { convert } from '../../../convert.js'
-import { cssPaint, signed, spacing } from './values.js'
+import { valueSlot } from './slots.js'
+import { cssPaint, signedSpacing, spacing } from './values.js'
 
 type Json = Record<string, unknown>
 
@@ -174,6 +175,7 @@ test.each([
 ])('%d px is %s on the scale', (px, step) => expect(spacing(px)).toBe(step))
 
 test('negative lengths', () => {
+  const signed = (name: string, px: number): string => valueSlot(name, signedSpacing(px)).token
   expect([signed('left', -12), signed('left', -13), signed('top', 0)]).toEqual([
     '-left-3',
     'left-[-13px]',

@@ -16,12 +16,8 @@ export const spacing = (px: number): string => {
   return Number.isInteger(step * 2) ? String(step) : `[${decimal(px)}px]`
 }
 
-/** A class with a length that may be negative: left, -12 → `-left-3`; left, -13 → `left-[-13px]`. */
-export const signed = (name: string, px: number): string => {
-  const value = spacing(Math.abs(px))
-  if (px >= 0) return `${name}-${value}`
-  return value.startsWith('[') ? `${name}-[-${value.slice(1)}` : `-${name}-${value}`
-}
+/** A length that may be negative: -12 → `-3`, -13 → `-[13px]`. */
+export const signedSpacing = (px: number): string => (px < 0 ? `-${spacing(-px)}` : spacing(px))
 
 const shorten = (color: string): string =>
   /^#(..)(..)(..)$/.test(color) &&
