@@ -12,13 +12,14 @@ export default defineConfig({
   testDir: './flows',
   testMatch: '*.e2e.ts',
   workers: 1,
-  timeout: 60_000,
-  expect: { timeout: 10_000 },
+  // A machine that stands still for half a minute is no fault of the app.
+  timeout: 180_000,
+  expect: { timeout: 40_000 },
   reporter: process.env['PLAYWRIGHT_JSON_OUTPUT_FILE'] ? [['list'], ['json']] : [['list']],
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
-    actionTimeout: 10_000,
+    actionTimeout: 40_000,
     launchOptions: {
       executablePath: process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium',
       args: [

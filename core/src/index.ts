@@ -38,8 +38,19 @@ export { readFiles, type Intake } from './intake/index.js'
 export { summarise, type ScreenSummary, type Summary } from './intake/summary.js'
 export { takeScreens, type Choice } from './intake/take-screens.js'
 export { MAX_FILE_BYTES, type InputFile } from './intake/input-file.js'
-export { examineWidths, type Artboard, type WidthReport } from './responsive/examine.js'
-export { WIDTH_READINGS, type Break, type Match, type WidthReading } from './responsive/index.js'
+export {
+  examineWidths,
+  type Artboard,
+  type Examined,
+  type WidthReport,
+} from './responsive/examine.js'
+export {
+  sweepWidths,
+  WIDTH_READINGS,
+  type Break,
+  type Match,
+  type WidthReading,
+} from './responsive/index.js'
 export { NARROWEST_PX, USUAL_BREAKPOINTS, WIDEST_PX } from './responsive/window.js'
 export type { LayerWidths, Way, WidthDifference } from './design/widths.js'
 export type { Note } from './notes/note.js'

@@ -1,11 +1,10 @@
 import type { Design } from '../design/design.js'
 import { resolveInstances } from '../design/resolve-instances.js'
-import { inferLayout, type LayoutNode } from '../layout/index.js'
+import { inferLayout } from '../layout/index.js'
 import { groupScreens } from '../meaning/find-artboards.js'
 import type { TextMeasure } from '../text/measure.js'
 import { composeScreen, screenOptions, type Match, type Step } from './index.js'
 import type { WidthReading } from './reading.js'
-import { sweepPage, type Break } from './sweep.js'
 
 /** A drawn width of a screen. */
 export type Artboard = { readonly key: string; readonly name: string; readonly widthPx: number }
@@ -17,25 +16,34 @@ export type WidthReport = {
   /** Widths from which on the screen looks another way, in px; the first is 0. */
   readonly steps: readonly number[]
   readonly readings: readonly WidthReading[]
-  readonly breaks: readonly Break[]
   /** By the key of the narrower artboard, the least certain first. */
   readonly matches: Readonly<Record<string, readonly Match[]>>
 }
 
-/** What a tree says about its layout, to be compared. */
-const sketchOf = (root: LayoutNode): string =>
-  JSON.stringify(root, (key, value: unknown) =>
-    key === 'box' || key === 'lines' || key === 'absorbed' ? undefined : value,
-  )
+/** Where layers were drawn differs between artboards that are laid out alike. */
+const DRAWN: ReadonlySet<string> = new Set(['box', 'lines', 'absorbed'])
 
-const changesOf = (steps: readonly Step[]): number[] => {
-  let before = ''
-  return steps.flatMap(({ fromPx, root }) => {
-    const sketch = sketchOf(root)
-    const isSame = sketch === before
-    before = sketch
-    return isSame ? [] : [fromPx]
-  })
+/** Whether two values say the same about a layout. Most parts of two steps are the same objects. */
+const isSameLayout = (a: unknown, b: unknown): boolean => {
+  if (a === b) return true
+  if (typeof a !== 'object' || typeof b !== 'object' || !a || !b) return false
+  if (Array.isArray(a)) {
+    return Array.isArray(b) && a.length === b.length && a.every((one, i) => isSameLayout(one, b[i]))
+  }
+  const [left, right] = [a as Record<string, unknown>, b as Record<string, unknown>]
+  const keys = new Set([...Object.keys(left), ...Object.keys(right)])
+  return [...keys].every((key) => DRAWN.has(key) || isSameLayout(left[key], right[key]))
+}
+
+const changesOf = (steps: readonly Step[]): number[] =>
+  steps
+    .filter(({ root }, i) => i === 0 || !isSameLayout(steps[i - 1]!.root, root))
+    .map((step) => step.fromPx)
+
+export type Examined = {
+  readonly report: WidthReport
+  /** The screen's trees, to be swept for breaks. */
+  readonly trees: readonly Step[]
 }
 
 /** Takes a design with its edits and the key of a screen; tells how that screen is at every width. */
@@ -43,7 +51,7 @@ export const examineWidths = (
   design: Design,
   screen: string,
   measure: TextMeasure,
-): WidthReport | undefined => {
+): Examined | undefined => {
   const roots = resolveInstances(design).filter((root) => root.visible)
   const group = groupScreens(design, roots).find((g) => g.some((root) => root.key === screen))
   if (!group) return undefined
@@ -51,13 +59,13 @@ export const examineWidths = (
   const composed = composeScreen(trees, screenOptions(design, measure, true))
   const byDoubt = (matches: readonly Match[]): Match[] =>
     [...matches].sort((a, b) => a.confidence - b.confidence)
-  return {
+  const report: WidthReport = {
     artboards: group.map(({ key, name, box }) => ({ key, name, widthPx: Math.round(box.width) })),
     steps: changesOf(composed.steps),
     readings: composed.readings,
-    breaks: sweepPage(composed.steps, { measure }),
     matches: Object.fromEntries(
       Object.entries(composed.matches).map(([key, matches]) => [key, byDoubt(matches)]),
     ),
   }
+  return { report, trees: composed.steps }
 }

@@ -12,7 +12,7 @@ import { pageContext } from './rules/index.js'
 import { spreadTree, type Spread } from './spread.js'
 import { USUAL_BREAKPOINTS } from './window.js'
 
-export { sweepPage, type Break } from './sweep.js'
+export { sweepPage, sweepWidths, type Break } from './sweep.js'
 export { WIDTH_READINGS, type WidthReading } from './reading.js'
 export type { Step } from './spread.js'
 export { matchArtboards, type Match } from './match/index.js'

@@ -85,12 +85,13 @@ export type SweepOptions = {
 
 /**
  * Lays a page out at every width from 320 to 2560 px and tells where something reaches out of the window, lies over
- * its neighbour or is cut off. The same fault at widths in a row is one break.
+ * its neighbour or is cut off. The same fault at widths in a row is one break. It stops after each width, so that
+ * whoever asks can do something else in between.
  */
-export const sweepPage = (
+export function* sweepWidths(
   steps: readonly Step[],
   { measure, fromPx = NARROWEST_PX, toPx = WIDEST_PX, stepPx = 8 }: SweepOptions,
-): readonly Break[] => {
+): Generator<void, readonly Break[]> {
   const solver = createSolver(measure)
   const breaks: Break[] = []
   let open = new Map<string, Break>()
@@ -112,8 +113,18 @@ export const sweepPage = (
     }
     for (const [id, ended] of open) if (!next.has(id)) breaks.push(ended)
     open = next
+    yield
   }
   return [...breaks, ...open.values()].sort(
     (a, b) => a.fromPx - b.fromPx || (a.layer < b.layer ? -1 : 1),
   )
+}
+
+/** All breaks of a page, found at once. */
+export const sweepPage = (steps: readonly Step[], options: SweepOptions): readonly Break[] => {
+  const sweep = sweepWidths(steps, options)
+  for (;;) {
+    const { done, value } = sweep.next()
+    if (done) return value
+  }
 }

@@ -4,6 +4,7 @@ import {
   createMeasure,
   decodeBase64,
   drawLayer,
+  examineWidths,
   findAll,
   finishPictures,
   listFontNeeds,
@@ -19,6 +20,7 @@ import {
   walkLayers,
   type Design,
   type Emitted,
+  type Examined,
   type EmittedFile,
   type Font,
   type Grade,
@@ -32,7 +34,8 @@ import { inspectLayer } from './inspect-layer'
 import { listTexts } from './list-texts'
 import { listTokens } from './list-tokens'
 import { lookAtPicture } from './look-at-picture'
-import { listWidths } from './widths'
+import { listBreaks, listWidths } from './widths'
+import { inPieces } from './in-pieces'
 import { compareEdits, listArranged, mend, reportStructure } from './structure'
 import type {
   ConvertRequest,
@@ -51,6 +54,8 @@ let pending: Design | undefined
 let current: Design | undefined
 let edited: Edited | undefined
 let fonts: readonly Font[] = []
+/** The screen that was last asked about at all widths. */
+let examined: Examined | undefined
 /** How the design on the desk is graded without any edit; found when it is first asked for. */
 let start: readonly Grade[] | undefined
 
@@ -177,6 +182,7 @@ const handlers: Handlers = {
     if (!read.ok) throw new Error(read.notes.map((n) => n.message).join(' '))
     current = read.value
     edited = undefined
+    examined = undefined
     start = undefined
     return { name: current.name, fontNeeds: listFontNeeds(resolveInstances(current)) }
   },
@@ -186,6 +192,7 @@ const handlers: Handlers = {
   },
   draw(edits) {
     edited = applyAndResolve(need(current), edits)
+    examined = undefined
     return drawScreens(edited, fonts)
   },
   inspect: (key) => inspectLayer(need(edited).screens, key, drawOne),
@@ -201,7 +208,21 @@ const handlers: Handlers = {
     start ??= design === current ? found.grades : findAll(need(current), measure()).grades
     return reportStructure(found, start)
   },
-  widths: (screen) => listWidths(need(edited).design, screen, measure()),
+  widths(screen) {
+    const { design } = need(edited)
+    examined = examineWidths(design, screen, measure())
+    return examined && listWidths(design, examined)
+  },
+  breaks() {
+    const own = examined
+    if (!own) return undefined
+    const sweep = listBreaks(need(edited).design, own, measure())
+    return inPieces(
+      sweep,
+      () => queue,
+      () => examined === own,
+    )
+  },
   mend: (choice) => mend(need(edited).design, measure(), choice),
   listArranged(key) {
     const { design, screens } = need(edited)
@@ -231,8 +252,9 @@ const answer = async ({ id, method, args }: EngineCall): Promise<EngineAnswer> =
   }
 }
 
-// One call after the other, in the order they came.
+// One call after the other, in the order they came; what gives way to others does not hold them up.
 let queue: Promise<void> = Promise.resolve()
 self.onmessage = ({ data }: MessageEvent<EngineCall>) => {
-  queue = queue.then(async () => self.postMessage(await answer(data)))
+  const answered = queue.then(async () => self.postMessage(await answer(data)))
+  if (data.method !== 'breaks') queue = answered
 }

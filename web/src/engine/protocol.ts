@@ -16,7 +16,7 @@ import type {
   TokenType,
 } from '@unimorph/core'
 import type { LayerDetails } from './inspect-layer'
-import type { WidthAnswer } from './widths'
+import type { NamedBreak, WidthAnswer } from './widths'
 import type { ArrangedBox, Comparison, MendAnswer, MendChoice, StructureReport } from './structure'
 
 /** A row of the outline: a layer with what a list needs to know of it. */
@@ -130,6 +130,8 @@ export type Engine = {
   report(): StructureReport
   /** How a screen is at every width, as it was last drawn. */
   widths(screen: string): WidthAnswer | undefined
+  /** Where the screen breaks that was asked about last; gives way to all other calls. Nothing if it changed. */
+  breaks(): readonly NamedBreak[] | undefined
   /** The edits that mend some findings, each checked to keep the look. */
   mend(choice: MendChoice): MendAnswer
   /** How a screen is arranged, as it was last drawn. */

@@ -1,9 +1,11 @@
 import {
-  examineWidths,
   layerOfNode,
+  sweepWidths,
   walkScreens,
   WIDTH_READINGS,
+  type Break,
   type Design,
+  type Examined,
   type LayerWidths,
   type TextMeasure,
   type WidthReading,
@@ -29,26 +31,27 @@ export type WidthAnswer = WidthReport & {
   readonly groups: readonly (readonly string[])[]
 }
 
-/** How one screen is at every width, with names for people. */
-export const listWidths = (
-  design: Design,
-  screen: string,
-  measure: TextMeasure,
-): WidthAnswer | undefined => {
-  const report = examineWidths(design, screen, measure)
-  if (!report) return undefined
-  const wanted = new Set([
-    ...report.readings.map((reading) => reading.layer),
-    ...report.breaks.map((found) => found.layer),
-    ...Object.values(report.matches).flatMap((list) => list.flatMap((m) => [m.base, m.other])),
-  ])
+/** A break with the name of the layer at fault. */
+export type NamedBreak = Break & { readonly name: string }
+
+/** Names of layers, and of the containers around them that no layer draws. */
+const nameLayers = (design: Design): ((key: string) => string) => {
   const byKey = new Map<string, string>()
   walkScreens(design, (layer) => byKey.set(layer.key, layer.name || layer.type))
-  const names = [...wanted].map((key): [string, string] => {
+  return (key) => {
     const own = layerOfNode(key)
     const name = byKey.get(own) ?? own.split('/').at(-1) ?? own
-    return [key, own === key ? name : `Container of ${name}`]
-  })
+    return own === key ? name : `Container of ${name}`
+  }
+}
+
+/** How one screen is at every width, with names for people. */
+export const listWidths = (design: Design, { report }: Examined): WidthAnswer => {
+  const nameOf = nameLayers(design)
+  const wanted = new Set([
+    ...report.readings.map((reading) => reading.layer),
+    ...Object.values(report.matches).flatMap((list) => list.flatMap((m) => [m.base, m.other])),
+  ])
   return {
     ...report,
     kinds: Object.entries(WIDTH_READINGS).map(([kind, { title, why }]) => ({
@@ -56,9 +59,20 @@ export const listWidths = (
       title,
       why,
     })),
-    names: Object.fromEntries(names),
+    names: Object.fromEntries([...wanted].map((key) => [key, nameOf(key)])),
     said: design.widths ?? {},
     chosen: design.breakpoints,
     groups: design.artboards.map((group) => group.screens),
   }
+}
+
+/** Where a screen breaks, looked for one width at a time. */
+export function* listBreaks(
+  design: Design,
+  { trees }: Examined,
+  measure: TextMeasure,
+): Generator<void, readonly NamedBreak[]> {
+  const found = yield* sweepWidths(trees, { measure })
+  const nameOf = nameLayers(design)
+  return found.map((one) => ({ ...one, name: nameOf(one.layer) }))
 }

@@ -1,7 +1,7 @@
 import { layerOfNode, type Break } from '@unimorph/core'
-import type { WidthAnswer } from '../../../engine/widths'
 import { useDesk } from '../model/desk-store'
 import { useStage } from '../model/stage-store'
+import { useWidths } from '../model/widths-store'
 import { Section } from './Section'
 import { SeverityMark } from './SeverityMark'
 
@@ -15,17 +15,19 @@ const rangeOf = ({ fromPx, toPx }: Break): string =>
   fromPx === toPx ? `At ${fromPx} px` : `From ${fromPx} to ${toPx} px`
 
 /** Where something breaks between 320 and 2560 px, each leading to the layer at fault. */
-export const BreakList = ({ report }: { readonly report: WidthAnswer }) => {
+export const BreakList = () => {
   const select = useDesk((s) => s.select)
   const set = useStage((s) => s.set)
-  const { breaks, names } = report
+  const breaks = useWidths((s) => s.breaks)
   return (
     <Section
       title="Breaks"
-      count={breaks.length}
+      count={breaks?.length}
       hint="Every width from 320 to 2560 px was laid out, in steps of 8"
     >
-      {breaks.length === 0 ? (
+      {!breaks ? (
+        <p className="px-3 text-xs text-soft">Laying the screen out at every width …</p>
+      ) : breaks.length === 0 ? (
         <p className="px-3 text-xs text-soft">
           Nothing reaches out, overlaps or is cut off from 320 to 2560 px.
         </p>
@@ -43,8 +45,7 @@ export const BreakList = ({ report }: { readonly report: WidthAnswer }) => {
               >
                 <SeverityMark severity="problem" />
                 <span>
-                  {rangeOf(found)}, {names[found.layer] ?? found.layer} {WORDS[found.kind]} by{' '}
-                  {found.px} px.
+                  {rangeOf(found)}, {found.name} {WORDS[found.kind]} by {found.px} px.
                 </span>
               </button>
             </li>

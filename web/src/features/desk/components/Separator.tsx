@@ -1,4 +1,5 @@
 import type { PointerEvent } from 'react'
+import { followPointer } from '../../../shared/lib/follow-pointer'
 
 type Props = {
   readonly label: string
@@ -30,20 +31,8 @@ export const Separator = ({
   const limit = (next: number): number => Math.round(Math.min(max, Math.max(min, next)))
 
   const drag = (event: PointerEvent<HTMLDivElement>): void => {
-    const bar = event.currentTarget
     const startX = event.clientX
-    bar.setPointerCapture(event.pointerId)
-    const move = (next: globalThis.PointerEvent): void => {
-      onChange(limit(value + (next.clientX - startX) * sign * rate))
-    }
-    const stop = (): void => {
-      bar.removeEventListener('pointermove', move)
-      bar.removeEventListener('pointerup', stop)
-      bar.removeEventListener('pointercancel', stop)
-    }
-    bar.addEventListener('pointermove', move)
-    bar.addEventListener('pointerup', stop)
-    bar.addEventListener('pointercancel', stop)
+    followPointer(event, ({ clientX }) => onChange(limit(value + (clientX - startX) * sign * rate)))
   }
 
   return (

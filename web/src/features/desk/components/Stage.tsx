@@ -1,10 +1,10 @@
+import { NARROWEST_PX, WIDEST_PX } from '@unimorph/core'
 import { useEffect, useRef, useState } from 'react'
 import { Button } from '../../../shared/ui/Button'
 import { useDesk } from '../model/desk-store'
 import { clampZoom, useStage } from '../model/stage-store'
 import { usePreview } from '../model/use-preview'
 import { useZoomAndPan } from '../model/use-zoom-and-pan'
-import { NARROWEST, WIDEST } from '../model/widths-store'
 import { DesignPane } from './DesignPane'
 import { ResultPane } from './ResultPane'
 import { Separator } from './Separator'
@@ -56,10 +56,10 @@ export const Stage = () => {
   const setWidth = (px: number | undefined): void => set({ width: px })
   useEffect(() => set({ width: undefined }), [screenKey, page, set])
 
-  const resultWidth = width ?? Math.max(NARROWEST, Math.round(natural.width))
+  const resultWidth = width ?? Math.max(NARROWEST_PX, Math.round(natural.width))
   const isBeside = lane.width >= BESIDE_FROM && view === 'both'
   const room = (isBeside ? lane.width / 2 : lane.width) - 2 * MARGIN
-  const widest = Math.max(screen?.width ?? 0, Math.min(natural.width, WIDEST))
+  const widest = Math.max(screen?.width ?? 0, Math.min(natural.width, WIDEST_PX))
   const toWidth = room / (widest || 1280)
   const toHeight = (lane.height - 3 * MARGIN) / (screen?.height || 800)
   const fitting = zoom === 'whole' ? Math.min(toWidth, toHeight) : toWidth
@@ -97,12 +97,12 @@ export const Stage = () => {
                   Result, width
                   <input
                     type="number"
-                    min={NARROWEST}
-                    max={WIDEST}
+                    min={NARROWEST_PX}
+                    max={WIDEST_PX}
                     value={resultWidth}
                     onChange={(event) => {
                       const next = event.target.valueAsNumber
-                      if (next >= NARROWEST && next <= WIDEST) setWidth(next)
+                      if (next >= NARROWEST_PX && next <= WIDEST_PX) setWidth(next)
                     }}
                     className="h-5 w-16 rounded-sm border border-rule bg-sheet px-1 text-ink"
                   />
@@ -131,8 +131,8 @@ export const Stage = () => {
                   <Separator
                     label="Width of the result"
                     value={resultWidth}
-                    min={NARROWEST}
-                    max={WIDEST}
+                    min={NARROWEST_PX}
+                    max={WIDEST_PX}
                     grows="right"
                     rate={1 / scale}
                     onChange={setWidth}

@@ -1,10 +1,9 @@
-import { layerOfNode, type Way, type WidthReading } from '@unimorph/core'
+import { layerOfNode, NARROWEST_PX, type Way, type WidthReading } from '@unimorph/core'
 import type { KindOfReading, WidthAnswer } from '../../../engine/widths'
 import { Button } from '../../../shared/ui/Button'
 import { Choice } from '../../../shared/ui/Choice'
 import { useDesk } from '../model/desk-store'
 import { useStage } from '../model/stage-store'
-import { NARROWEST } from '../model/widths-store'
 import { Section } from './Section'
 
 const WAYS: readonly { readonly value: Way | 'auto'; readonly label: string }[] = [
@@ -73,7 +72,7 @@ const ReadingRow = ({ reading, report }: { reading: WidthReading; report: WidthA
         onClick={() => {
           select([own])
           if (reading.belowPx !== undefined)
-            set({ width: Math.max(NARROWEST, reading.belowPx - 8) })
+            set({ width: Math.max(NARROWEST_PX, reading.belowPx - 8) })
         }}
         className="block w-full px-3 py-1 text-left text-xs hover:bg-tint"
       >

@@ -1,50 +1,45 @@
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react'
-import { NARROWEST, useWidths, WIDEST } from '../model/widths-store'
+import { NARROWEST_PX, WIDEST_PX } from '@unimorph/core'
+import { followPointer } from '../../../shared/lib/follow-pointer'
+import { useWidths } from '../model/widths-store'
 
 type Props = { readonly value: number; readonly onChange: (px: number) => void }
 
 const STEP = 8
 
 /** Widths are spread by proportion: from 320 to 640 is as far as from 1280 to 2560. */
-const toShare = (px: number): number => Math.log(px / NARROWEST) / Math.log(WIDEST / NARROWEST)
-const toPx = (share: number): number => Math.round(NARROWEST * (WIDEST / NARROWEST) ** share)
+const toShare = (px: number): number =>
+  Math.log(px / NARROWEST_PX) / Math.log(WIDEST_PX / NARROWEST_PX)
+const toPx = (share: number): number =>
+  Math.round(NARROWEST_PX * (WIDEST_PX / NARROWEST_PX) ** share)
 const at = (px: number): string =>
-  `${Math.min(1, Math.max(0, toShare(Math.max(NARROWEST, px)))) * 100}%`
-const limit = (px: number): number => Math.min(WIDEST, Math.max(NARROWEST, Math.round(px)))
+  `${Math.min(1, Math.max(0, toShare(Math.max(NARROWEST_PX, px)))) * 100}%`
+const limit = (px: number): number => Math.min(WIDEST_PX, Math.max(NARROWEST_PX, Math.round(px)))
 
 /** All widths of the window: where the screen was drawn, where it changes, where something breaks. */
 export const WidthRuler = ({ value, onChange }: Props) => {
   const bar = useRef<HTMLDivElement>(null)
   const report = useWidths((s) => s.report)
+  const breaks = useWidths((s) => s.breaks)
   const drawn = report?.artboards.map((artboard) => artboard.widthPx) ?? []
-  const steps = report?.steps.filter((px) => px > NARROWEST && !drawn.includes(px)) ?? []
-  const stops = [...new Set([NARROWEST, ...steps, ...drawn, WIDEST])].sort((a, b) => a - b)
+  const steps = report?.steps.filter((px) => px > NARROWEST_PX && !drawn.includes(px)) ?? []
+  const stops = [...new Set([NARROWEST_PX, ...steps, ...drawn, WIDEST_PX])].sort((a, b) => a - b)
 
   const drag = (event: PointerEvent<HTMLDivElement>): void => {
     const { left, width } = bar.current!.getBoundingClientRect()
     const go = (x: number): void =>
       onChange(limit(toPx(Math.min(1, Math.max(0, (x - left) / width)))))
     go(event.clientX)
-    const target = event.currentTarget
-    target.setPointerCapture(event.pointerId)
-    const move = (next: globalThis.PointerEvent): void => go(next.clientX)
-    const stop = (): void => {
-      target.removeEventListener('pointermove', move)
-      target.removeEventListener('pointerup', stop)
-      target.removeEventListener('pointercancel', stop)
-    }
-    target.addEventListener('pointermove', move)
-    target.addEventListener('pointerup', stop)
-    target.addEventListener('pointercancel', stop)
+    followPointer(event, ({ clientX }) => go(clientX))
   }
   const press = (event: KeyboardEvent): void => {
     const next = {
       ArrowRight: value + (event.shiftKey ? 1 : STEP),
       ArrowLeft: value - (event.shiftKey ? 1 : STEP),
-      Home: NARROWEST,
-      End: WIDEST,
-      PageUp: stops.find((px) => px > value) ?? WIDEST,
-      PageDown: stops.findLast((px) => px < value) ?? NARROWEST,
+      Home: NARROWEST_PX,
+      End: WIDEST_PX,
+      PageUp: stops.find((px) => px > value) ?? WIDEST_PX,
+      PageDown: stops.findLast((px) => px < value) ?? NARROWEST_PX,
     }[event.key]
     if (next === undefined) return
     event.preventDefault()
@@ -58,8 +53,8 @@ export const WidthRuler = ({ value, onChange }: Props) => {
         role="slider"
         tabIndex={0}
         aria-label="Width of the window"
-        aria-valuemin={NARROWEST}
-        aria-valuemax={WIDEST}
+        aria-valuemin={NARROWEST_PX}
+        aria-valuemax={WIDEST_PX}
         aria-valuenow={value}
         aria-valuetext={`${value} px`}
         onPointerDown={drag}
@@ -87,7 +82,7 @@ export const WidthRuler = ({ value, onChange }: Props) => {
             <span className="h-3.5 border-l-2 border-ink" />
           </span>
         ))}
-        {report?.breaks.map((found, i) => (
+        {breaks?.map((found, i) => (
           <span
             key={i}
             aria-hidden

@@ -23,13 +23,12 @@ export const useWidthReport = (): void => {
 /** How the shown screen is at every width: what was drawn, what was read, what breaks, and what a person says. */
 export const WidthTab = () => {
   const report = useWidths((s) => s.report)
-  if (!report)
-    return <p className="p-3 text-xs text-soft">Laying the screen out at every width …</p>
+  if (!report) return <p className="p-3 text-xs text-soft">Reading how the screen gives way …</p>
   return (
     <div className="flex min-h-0 flex-1 flex-col">
       <div className="min-h-0 flex-1 overflow-auto">
         <ArtboardsCard report={report} />
-        <BreakList report={report} />
+        <BreakList />
         <WidthReadings report={report} />
         <MatchList report={report} />
       </div>

@@ -18,7 +18,7 @@ import type {
   TextPiece,
   TokenList,
 } from '../../../engine/protocol'
-import type { WidthAnswer } from '../../../engine/widths'
+import type { NamedBreak, WidthAnswer } from '../../../engine/widths'
 import {
   api,
   messageOf,
@@ -74,6 +74,7 @@ type DeskActions = {
   settled(): Promise<void>
   report(): Promise<StructureReport>
   widths(screen: string): Promise<WidthAnswer | undefined>
+  breaks(): Promise<readonly NamedBreak[] | undefined>
   mend(choice: MendChoice): Promise<MendAnswer>
   listArranged(screen: string): Promise<ArrangedBox[]>
   /** The code and layers of a screen as they are, and with some more edits. */
@@ -266,6 +267,7 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
     settled,
     report: () => engine.call('report'),
     widths: (screen) => engine.call('widths', screen),
+    breaks: () => engine.call('breaks'),
     mend: (choice) => engine.call('mend', choice),
     listArranged: (screen) => engine.call('listArranged', screen),
     compare: (more, screen) =>

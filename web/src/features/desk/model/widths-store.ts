@@ -1,17 +1,16 @@
+import { NARROWEST_PX } from '@unimorph/core'
 import { create } from 'zustand'
-import type { WidthAnswer } from '../../../engine/widths'
+import type { NamedBreak, WidthAnswer } from '../../../engine/widths'
 import { Cancelled } from '../../../engine/engine'
 import { messageOf } from '../../../shared/lib/api'
 import { showProblem } from '../../../shared/lib/toast-store'
 import { useDesk } from './desk-store'
 
-export const NARROWEST = 320
-export const WIDEST = 2560
-
 type WidthsStore = {
   /** Of the screen that is shown. */
   readonly report: WidthAnswer | undefined
-  readonly isLooking: boolean
+  /** Where it breaks; absent while that is looked for. */
+  readonly breaks: readonly NamedBreak[] | undefined
   load(): Promise<void>
   clear(): void
 }
@@ -21,25 +20,25 @@ export const useWidths = create<WidthsStore>((set) => {
   let turn = 0
   return {
     report: undefined,
-    isLooking: false,
+    breaks: undefined,
     async load() {
       const own = ++turn
-      set({ isLooking: true })
       try {
         await useDesk.getState().settled()
-        const { screen, widths } = useDesk.getState()
+        const { screen, widths, breaks } = useDesk.getState()
         if (own !== turn || screen === undefined) return
         const report = await widths(screen)
-        if (own === turn) set({ report })
+        if (own !== turn) return
+        set({ report })
+        const found = await breaks()
+        if (own === turn && found) set({ breaks: found })
       } catch (error) {
         if (own === turn && !(error instanceof Cancelled)) showProblem(messageOf(error))
-      } finally {
-        if (own === turn) set({ isLooking: false })
       }
     },
     clear() {
       turn++
-      set({ report: undefined, isLooking: false })
+      set({ report: undefined, breaks: undefined })
     },
   }
 })
@@ -66,8 +65,8 @@ export const toShownKey = (
 /** Widths worth looking at: where the screen was drawn, and where it changes. */
 export const stripWidths = ({ artboards, steps }: WidthAnswer): number[] => {
   const drawn = artboards.map((artboard) => artboard.widthPx)
-  const changes = steps.filter((px) => px >= NARROWEST)
-  const all = [...new Set([NARROWEST, ...drawn, ...changes])].sort((a, b) => a - b)
+  const changes = steps.filter((px) => px >= NARROWEST_PX)
+  const all = [...new Set([NARROWEST_PX, ...drawn, ...changes])].sort((a, b) => a - b)
   // Two that are nearly the same show nothing new.
   return all.filter((px, i) => i === 0 || drawn.includes(px) || px - all[i - 1]! >= 64)
 }
