@@ -2,13 +2,40 @@ import { createCounter, COLORS, WORDS } from './counter.js'
 
 type Json = Record<string, unknown>
 
+/** How the cards lie on a page: its width, their columns, from one to the next, and the room at its left, in px. */
+export type Page = {
+  readonly width: number
+  readonly columns: number
+  readonly stride: number
+  readonly left: number
+}
+
+const DESKTOP: Page = { width: 1280, columns: 3, stride: 410, left: 40 }
+
+/** The same content on pages of three widths. */
+export const PAGES: readonly Page[] = [
+  DESKTOP,
+  { width: 768, columns: 2, stride: 350, left: 40 },
+  { width: 390, columns: 1, stride: 350, left: 20 },
+]
+
 /** A made-up screen of `count` loose layers: cards of rectangles, lines, texts and curves, in no container. */
-export const generateFlat = (count: number): Json => {
+export const generateFlat = (
+  count: number,
+  { width: pageWidth, columns, stride, left }: Page = DESKTOP,
+): Json => {
+  const prefix = pageWidth === DESKTOP.width ? '' : `${pageWidth}-`
   const next = createCounter(count)
   const children: Json[] = []
   const add = (type: string, name: string, x: number, y: number, rest: Json): void => {
     const { width, height, ...own } = rest as { width: number; height: number }
-    children.push({ type, key: `l${children.length}`, name, box: { x, y, width, height }, ...own })
+    children.push({
+      type,
+      key: `${prefix}l${children.length}`,
+      name,
+      box: { x, y, width, height },
+      ...own,
+    })
   }
   const fill = (): Json[] => [{ kind: 'solid', color: COLORS[next(COLORS.length)] }]
   const text = (x: number, y: number, words: number, size: number): void => {
@@ -23,9 +50,14 @@ export const generateFlat = (count: number): Json => {
   }
   let y = 24
   while (children.length < count) {
-    for (let column = 0; column < 3; column++) {
-      const x = 40 + column * 410
-      add('rectangle', 'Rectangle', x, y, { width: 390, height: 200, radius: 8, fills: fill() })
+    for (let column = 0; column < columns; column++) {
+      const x = left + column * stride
+      add('rectangle', 'Rectangle', x, y, {
+        width: stride - 20,
+        height: 200,
+        radius: 8,
+        fills: fill(),
+      })
       const d = `M0 0L16 ${next(16)}L0 16Z`
       add('path', 'Vector', x + 24, y + 24, {
         width: 16,
@@ -38,14 +70,14 @@ export const generateFlat = (count: number): Json => {
       text(x + 24, y + 90, 3, 16)
       const stroke = [{ paint: { kind: 'solid', color: '#d9d2c3' } }]
       add('line', 'Line', x + 24, y + 128, {
-        width: 342,
+        width: stride - 68,
         height: 0,
         from: { x: 0, y: 0 },
-        to: { x: 342, y: 0 },
+        to: { x: stride - 68, y: 0 },
         strokes: stroke,
       })
       text(x + 24, y + 150, 2, 14)
-      text(x + 250, y + 150, 1, 14)
+      text(x + stride - 160, y + 150, 1, 14)
     }
     y += 224
   }
@@ -56,9 +88,9 @@ export const generateFlat = (count: number): Json => {
     screens: [
       {
         type: 'frame',
-        key: 'screen',
+        key: `${prefix}screen`,
         name: 'Screen',
-        box: { x: 0, y: 0, width: 1280, height: y },
+        box: { x: 0, y: 0, width: pageWidth, height: y },
         fills: [{ kind: 'solid', color: '#ffffff' }],
         children: children.slice(0, count),
       },

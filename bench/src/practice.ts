@@ -14,7 +14,19 @@ type Means = Record<string, Record<string, number | null> & number>
 
 const quote = (text: string): string => `'${text.replaceAll("'", "'\\''")}'`
 
-const scoreVariant = (variant: string, folder: string, extra: readonly string[]): void => {
+/** Which files of a page are converted together. */
+type Source = { readonly variant: 'layered' | 'flat'; readonly from: 'the widest' | 'all widths' }
+
+const SOURCES: readonly Source[] = [
+  { variant: 'layered', from: 'the widest' },
+  { variant: 'flat', from: 'the widest' },
+  { variant: 'layered', from: 'all widths' },
+  { variant: 'flat', from: 'all widths' },
+]
+
+const percent = (value: number | null | undefined): string => `${((value ?? 0) * 100).toFixed(1)} %`
+
+const score = ({ variant, from }: Source, folder: string, extra: readonly string[]): void => {
   const cli = quote(join(ROOT, 'cli/bin/unimorph.mjs'))
   const script = join(folder, 'convert.sh')
   // The scorer gives the input paths and, last, the folder for the site.
@@ -23,34 +35,27 @@ const scoreVariant = (variant: string, folder: string, extra: readonly string[])
     `set -e\nout="\${@: -1}"\nset -- "\${@:1:$#-1}"\n${quote(process.execPath)} ${cli} convert "$@" --target html --out "$out.project"\n` +
       `${quote(process.execPath)} ${cli} build "$out.project" --site "$out"\n`,
   )
-  const json = join(folder, `${variant}.json`)
-  const args = [
-    'run.mjs',
-    '--set',
-    'practice',
-    '--variant',
-    variant,
-    '--results',
-    join(folder, variant),
-    '--json',
-    json,
-  ]
+  const name = `${variant}-${from === 'all widths' ? 'all' : 'one'}`
+  const json = join(folder, `${name}.json`)
+  const options = { set: 'practice', variant, results: join(folder, name), json }
+  const args = ['run.mjs', ...Object.entries(options).flatMap(([key, v]) => [`--${key}`, v])]
+  if (from === 'all widths') args.push('--multi')
   const command = `bash ${quote(script)} {input} {out}`
   const { status } = spawnSync(process.execPath, [...args, '--cmd', command, ...extra], {
     cwd: PRACTICE,
     stdio: 'inherit',
   })
   if (status !== 0 || !existsSync(json))
-    throw new Error(`the scorer failed for the ${variant} files`)
+    throw new Error(`the scorer failed for the ${variant} files of ${from}`)
   const { means } = JSON.parse(readFileSync(json, 'utf8')) as { means: Means }
-  const at = means['1280']!
-  const percent = (value: number | null | undefined): string =>
-    `${((value ?? 0) * 100).toFixed(1)} %`
-  console.log(
-    `${variant}, at 1280: text within 2 px ${percent(at['within2'])}, within 8 px ${percent(at['within8'])}, ` +
-      `missing ${percent(at['missing'])}; pixels that differ ${percent(at['pixelMismatch'])}; ` +
-      `placed absolutely ${percent(at['absoluteShare'])}, with a width in px ${percent(at['pixelWidthShare'])}\n`,
-  )
+  for (const [width, at] of Object.entries(means)) {
+    console.log(
+      `${variant}, from ${from}, at ${width}: text within 2 px ${percent(at['within2'])}, within 8 px ` +
+        `${percent(at['within8'])}, missing ${percent(at['missing'])}; pixels that differ ${percent(at['pixelMismatch'])}; ` +
+        `placed absolutely ${percent(at['absoluteShare'])}, with a width in px ${percent(at['pixelWidthShare'])}`,
+    )
+  }
+  console.log()
 }
 
 if (!existsSync(join(PRACTICE, 'run.mjs'))) {
@@ -60,7 +65,7 @@ if (!existsSync(join(PRACTICE, 'run.mjs'))) {
 } else {
   const folder = mkdtempSync(join(tmpdir(), 'unimorph-practice-'))
   try {
-    for (const variant of ['layered', 'flat']) scoreVariant(variant, folder, process.argv.slice(2))
+    for (const source of SOURCES) score(source, folder, process.argv.slice(2))
     const pages = readdirSync(PRACTICE, { withFileTypes: true })
       .map((entry) => entry.name)
       .filter((name) => existsSync(join(PRACTICE, name, 'design-1280.svg')))

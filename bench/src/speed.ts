@@ -16,27 +16,23 @@ type Figures = Record<
 >
 
 const SIZES = [100, 1000, 10_000]
+const HEAP = '--max-old-space-size=8192'
 
-const measureSize = (layers: number): Figures => {
-  const script = fileURLToPath(new URL('./measure-size.js', import.meta.url))
-  const { stdout, stderr, status } = spawnSync(
-    process.execPath,
-    ['--max-old-space-size=8192', script, String(layers)],
-    { encoding: 'utf8' },
-  )
+/** Runs a measurement in a process of its own and reads the figures it prints. */
+const measureWith = <T>(script: string, ...args: readonly string[]): T => {
+  const file = fileURLToPath(new URL(`./${script}`, import.meta.url))
+  const options = { encoding: 'utf8' } as const
+  const { stdout, stderr, status } = spawnSync(process.execPath, [HEAP, file, ...args], options)
   if (status !== 0) throw new Error(stderr)
-  return JSON.parse(stdout) as Figures
+  return JSON.parse(stdout) as T
 }
+
+const measureSize = (layers: number): Figures => measureWith('measure-size.js', String(layers))
 
 type Opening = { count: number; elapsedMs: number; bytes: number; peakBytes: number }
 
-const measureIntake = (kind: 'parse' | 'open'): Opening => {
-  const script = fileURLToPath(new URL('./measure-intake.js', import.meta.url))
-  const args = [script, kind, '20000', '10000000']
-  const { stdout, stderr, status } = spawnSync(process.execPath, args, { encoding: 'utf8' })
-  if (status !== 0) throw new Error(stderr)
-  return JSON.parse(stdout) as Opening
-}
+const measureIntake = (kind: 'parse' | 'open'): Opening =>
+  measureWith('measure-intake.js', kind, '20000', '10000000')
 
 const table = (rows: string[][]): string => {
   const widths = rows[0]!.map((_, i) => Math.max(...rows.map((row) => row[i]!.length)))
@@ -89,13 +85,8 @@ check('10,000 layers to React, in times of 1,000', toReact(tenThousand) / toReac
 
 type LayoutFigures = { readonly layout: number; readonly findings: number }
 
-const measureLayout = (layers: number): LayoutFigures => {
-  const script = fileURLToPath(new URL('./measure-layout.js', import.meta.url))
-  const args = [script, String(layers)]
-  const { stdout, stderr, status } = spawnSync(process.execPath, args, { encoding: 'utf8' })
-  if (status !== 0) throw new Error(stderr)
-  return JSON.parse(stdout) as LayoutFigures
-}
+const measureLayout = (layers: number): LayoutFigures =>
+  measureWith('measure-layout.js', String(layers))
 
 const [few, many] = [measureLayout(1000), measureLayout(10_000)]
 console.log(
@@ -105,6 +96,15 @@ console.log(
 check('1,000 loose layers laid out, in ms', few.layout, 150)
 check('10,000 loose layers laid out, in times of 1,000', many.layout / few.layout, 12)
 check('10,000 loose layers looked through, in times of 1,000', many.findings / few.findings, 15)
+
+type WidthFigures = { readonly match: number; readonly compose: number; readonly sweep: number }
+
+const widths = measureWith<WidthFigures>('measure-widths.js', '1000')
+console.log(
+  `\n1,000 loose layers at three widths: matched in ${ms(widths.match)}, matched and made one in ` +
+    `${ms(widths.compose)}, swept from 320 to 2560 px in ${ms(widths.sweep)}`,
+)
+check('1,000 layers at three widths matched and made one, in ms', widths.compose, 200)
 
 const [parsed, opened] = [measureIntake('parse'), measureIntake('open')]
 console.log(

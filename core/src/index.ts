@@ -45,6 +45,8 @@ export {
   type WidthReport,
 } from './responsive/examine.js'
 export {
+  composeScreen,
+  matchArtboards,
   sweepWidths,
   WIDTH_READINGS,
   type Break,

@@ -80,6 +80,19 @@ test('a layer is set at some widths only, and taken back', async ({ page }) => {
   await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled()
 })
 
+test('a layer keeps to its least and greatest size, and content is held', async ({ page }) => {
+  const desk = await openWidths(page)
+  const title = desk.result.getByRole('heading', { name: 'Today on the shore' })
+  await desk.clickInResult(title)
+  const card = page.getByRole('region', { name: 'Selected layer at widths' })
+  await card.getByLabel('Max width').fill('300')
+  await card.getByLabel('Max width').press('Enter')
+  await expect(title).toHaveCSS('max-width', '300px')
+  await card.getByLabel('Max width').fill('')
+  await card.getByLabel('Max width').press('Enter')
+  await expect(title).toHaveCSS('max-width', 'none')
+})
+
 test('an artboard is taken out of its screen and becomes a page of its own', async ({ page }) => {
   await openWidths(page)
   const files = page.getByRole('main')

@@ -1,5 +1,6 @@
 import type { WidthDifference } from '../design/widths.js'
 import type { LayoutNode } from '../layout/index.js'
+import { scaleText } from './shrink.js'
 
 const applies = ({ from, below }: WidthDifference, windowPx: number): boolean =>
   from <= windowPx && (below === undefined || windowPx < below)
@@ -57,18 +58,10 @@ const arranged = (node: LayoutNode, difference: WidthDifference): LayoutNode => 
   return { ...node, arrangement: { ...arrangement, kind, ...gaps, ...inset } }
 }
 
-const typed = (node: LayoutNode, fontSize: number | undefined): LayoutNode => {
-  if (fontSize === undefined || node.layer.type !== 'text') return node
-  const { style } = node.layer
-  const lineHeight =
-    style.lineHeight === undefined
-      ? {}
-      : { lineHeight: Math.round((style.lineHeight * fontSize) / style.size) }
-  return {
-    ...node,
-    layer: { ...node.layer, style: { ...style, size: fontSize, ...lineHeight } },
-  }
-}
+const typed = (node: LayoutNode, fontSize: number | undefined): LayoutNode =>
+  fontSize === undefined || node.layer.type !== 'text'
+    ? node
+    : { ...node, layer: scaleText(node.layer, fontSize) }
 
 /** The difference a person has said for this width; later ones win. */
 const differenceAt = (node: LayoutNode, windowPx: number): WidthDifference | undefined => {

@@ -64,7 +64,8 @@ const displaySize = (size: number, window: WindowClass): number => {
   return size
 }
 
-const scaleText = (layer: TextLayer, size: number): TextLayer => {
+/** A text in another size, with all that goes by it; where its lines were drawn no longer holds. */
+export const scaleText = (layer: TextLayer, size: number): TextLayer => {
   const share = size / layer.style.size
   const { lines: _drawn, ...rest } = layer
   const scaled = (px: number): number => Math.round(px * share * 100) / 100

@@ -76,6 +76,9 @@ export const anchored = (
   }
 }
 
+/** At how many widths the height of a node is remembered: a sweep comes to hundreds, and to none of them again. */
+const MOST_HEIGHTS = 16
+
 /** A solver that measures text as `measure` does. */
 export const createSolver = (measure: TextMeasure): Solver => {
   const flows = new Map<LayoutNode, TextFlow>()
@@ -257,6 +260,7 @@ export const createSolver = (measure: TextMeasure): Solver => {
     const value = known.get(rounded)
     if (value !== undefined) return value
     const found = findHeight(node, width)
+    if (known.size === MOST_HEIGHTS) known.clear()
     known.set(rounded, found)
     return found
   }

@@ -43,6 +43,8 @@ export type LayerDetails = {
     readonly style: string
     readonly token?: string
   }
+  /** Least and greatest sizes, where there are any. */
+  readonly limits: NonNullable<Layer['limits']>
   readonly files: readonly ('svg' | 'svg-current-color' | 'picture')[]
 }
 
@@ -200,6 +202,7 @@ export const inspectLayer = (
       distances: measureDistances(layer, parent),
       colors: colorsOf(layer),
       facts: factsOf(layer),
+      limits: layer.limits ?? {},
       ...(text ? { text } : {}),
       files: [
         ...(isPicture ? (['picture'] as const) : []),

@@ -1,11 +1,13 @@
-import { useState, type ReactNode } from 'react'
+import { useState } from 'react'
 import type { WidthDifference } from '@unimorph/core'
 import type { WidthAnswer } from '../../../engine/widths'
 import { Button } from '../../../shared/ui/Button'
 import { Choice } from '../../../shared/ui/Choice'
+import { Field, NumberField } from '../../../shared/ui/NumberField'
 import { useDesk } from '../model/desk-store'
 import { useStage } from '../model/stage-store'
 import { toCodeKeys } from '../model/widths-store'
+import { LayerLimits } from './LayerLimits'
 
 type Range = { readonly from: number; readonly below?: number }
 type Difference = Partial<Omit<WidthDifference, 'from' | 'below'>>
@@ -33,42 +35,6 @@ export const rangesOf = (steps: readonly number[], said: readonly Range[]): Rang
     ).values(),
   ]
 }
-
-const Field = ({ label, children }: { readonly label: string; readonly children: ReactNode }) => (
-  <label className="flex items-center gap-1.5">
-    <span className="w-14 shrink-0 text-soft">{label}</span>
-    {children}
-  </label>
-)
-
-const NumberField = ({
-  label,
-  value,
-  least = 0,
-  onChange,
-}: {
-  readonly label: string
-  readonly value: number | undefined
-  readonly least?: number
-  readonly onChange: (value: number | undefined) => void
-}) => (
-  <Field label={label}>
-    <input
-      type="number"
-      min={least}
-      key={value}
-      defaultValue={value}
-      placeholder="as is"
-      onBlur={(event) => {
-        const next = event.target.value === '' ? undefined : event.target.valueAsNumber
-        const isSound = next === undefined || (Number.isFinite(next) && next >= least)
-        if (isSound && next !== value) onChange(next)
-      }}
-      onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
-      className="h-6 min-w-0 flex-1 rounded-sm border border-rule bg-sheet px-1.5 tabular-nums"
-    />
-  </Field>
-)
 
 const numberOf = (value: unknown): number | undefined =>
   typeof value === 'number' ? value : undefined
@@ -184,17 +150,8 @@ export const LayerWidths = ({ report }: { readonly report: WidthAnswer }) => {
           value={own.order}
           onChange={(order) => order !== undefined && change({ order })}
         />
-        {!isText && (
-          <NumberField
-            label="Hold at"
-            least={1}
-            value={said?.contentMax ?? undefined}
-            onChange={(px) =>
-              void edit({ kind: 'hold-content', layer, ...(px === undefined ? {} : { px }) })
-            }
-          />
-        )}
       </div>
+      <LayerLimits details={details} codeKey={layer} contentMax={said?.contentMax ?? undefined} />
     </section>
   )
 }
