@@ -48,7 +48,9 @@ const score = ({ variant, from }: Source, folder: string, extra: readonly string
   if (status !== 0 || !existsSync(json))
     throw new Error(`the scorer failed for the ${variant} files of ${from}`)
   const { means } = JSON.parse(readFileSync(json, 'utf8')) as { means: Means }
-  for (const [width, at] of Object.entries(means)) {
+  for (const width of ['1280', '768', '390']) {
+    const at = means[width]
+    if (!at) continue
     console.log(
       `${variant}, from ${from}, at ${width}: text within 2 px ${percent(at['within2'])}, within 8 px ` +
         `${percent(at['within8'])}, missing ${percent(at['missing'])}; pixels that differ ${percent(at['pixelMismatch'])}; ` +

@@ -11,7 +11,7 @@ import { composeScreen, screenOptions } from '../responsive/index.js'
 import { createMeasure } from '../text/measure.js'
 import { Account } from './account.js'
 import { AssetCollector } from './asset-collector.js'
-import { buildNode, OUTSIDE } from './build/index.js'
+import { buildNode, OUTSIDE, type BuildContext } from './build/index.js'
 import { joinSteps } from './join-steps.js'
 import type { UiAsset, UiNode, UiPage } from './nodes.js'
 import { buildTheme, type UiTheme } from './theme.js'
@@ -113,7 +113,15 @@ export const buildUi = (
       menus.set(key, id)
       return id
     }
-    const context = { account, collector, measure, pages: pageKeys, title: findTitle(root), menuId }
+    const context: BuildContext = {
+      account,
+      collector,
+      measure,
+      pages: pageKeys,
+      title: findTitle(root),
+      built: new Map(),
+      menuId,
+    }
     const joined = joinSteps(
       screen.steps.map(({ fromPx, root: step }) => ({
         fromPx,

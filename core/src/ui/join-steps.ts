@@ -151,6 +151,8 @@ const joinNode = (
   orderAt: (step: number, node: UiNode) => number,
 ): UiNode => {
   const model = at.findLast((node) => node !== undefined)!
+  const isOne = at.every((node) => node === model)
+  if (isOne && !model.isHidden && at.every((_, i) => orderAt(i, model) === 0)) return model
   const steps = at.map((node, i): UiStep => {
     const isShown = node && !node.isHidden
     return {
@@ -162,7 +164,8 @@ const joinNode = (
   const first = steps[0]!
   const look = first.node && lookOf(first.node)
   const isSame = steps.every(
-    (step) => step.node && step.order === first.order && lookOf(step.node) === look,
+    ({ node, order }) =>
+      node && order === first.order && (node === first.node || lookOf(node) === look),
   )
   const stepped = isSame && first.order === 0 ? {} : { steps }
   switch (model.type) {

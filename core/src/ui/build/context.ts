@@ -2,7 +2,7 @@ import type { LayoutNode } from '../../layout/index.js'
 import type { TextMeasure } from '../../text/measure.js'
 import type { Account } from '../account.js'
 import type { AssetCollector } from '../asset-collector.js'
-import type { UiBorder } from '../nodes.js'
+import type { UiBorder, UiNode } from '../nodes.js'
 
 /** What building the nodes of one page needs to know and collects. */
 export type BuildContext = {
@@ -13,6 +13,8 @@ export type BuildContext = {
   readonly pages: ReadonlyMap<string, string>
   /** Key of the text that is the page's title. */
   readonly title: string | undefined
+  /** What was built last of a node: most nodes are the same at several steps. */
+  readonly built: Map<LayoutNode, { readonly around: Surroundings; readonly result: UiNode }>
   /** The name of a menu in the page, by the key of its panel. */
   menuId(key: string): string
 }
@@ -24,6 +26,13 @@ export type Surroundings = {
   readonly border: UiBorder | undefined
   readonly isInLink: boolean
 }
+
+const isSameBorder = (a: UiBorder | undefined, b: UiBorder | undefined): boolean =>
+  a === b || JSON.stringify(a) === JSON.stringify(b)
+
+/** Whether a node becomes the same in both places. */
+export const isSamePlace = (a: Surroundings, b: Surroundings): boolean =>
+  a.parent === b.parent && a.isInLink === b.isInLink && isSameBorder(a.border, b.border)
 
 /** Surroundings of the outermost layer of a page. */
 export const OUTSIDE: Surroundings = { parent: undefined, border: undefined, isInLink: false }

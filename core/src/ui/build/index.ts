@@ -1,7 +1,7 @@
 import type { LayoutNode } from '../../layout/index.js'
 import type { UiNode } from '../nodes.js'
 import { buildBox } from './box.js'
-import type { BuildContext, Surroundings } from './context.js'
+import { isSamePlace, type BuildContext, type Surroundings } from './context.js'
 import { buildGraphic } from './graphic.js'
 import { buildImage } from './image.js'
 import { buildLine } from './line.js'
@@ -27,14 +27,18 @@ export const buildNode = (
   node: LayoutNode,
   around: Surroundings,
 ): UiNode => {
+  const known = context.built.get(node)
+  if (known && isSamePlace(known.around, around)) return known.result
   const plain = buildPlain(context, node, around)
   const built =
     node.menu?.is === 'button' ? asMenuButton(plain, context.menuId(node.menu.key)) : plain
-  return {
+  const result: UiNode = {
     ...built,
     ...(node.order ? { order: node.order } : {}),
     ...(node.isHidden ? { isHidden: true } : {}),
   }
+  context.built.set(node, { around, result })
+  return result
 }
 
 const buildPlain = (context: BuildContext, node: LayoutNode, around: Surroundings): UiNode => {

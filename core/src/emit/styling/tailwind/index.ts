@@ -92,13 +92,19 @@ export const createTailwind = (
   const classesOf = (node: UiNode, slots: (node: UiNode) => Slot[]): string[] =>
     node.steps
       ? steppedClasses(
-          node.steps.map(({ fromPx, node: look, order }) => ({
-            fromPx,
-            slots: look && [
-              ...slots(look),
-              { slot: 'order', token: order === 0 ? 'order-none' : `order-${order}` },
-            ],
-          })),
+          node.steps
+            // What is as it was one step before says nothing.
+            .filter((step, i, all) => {
+              const before = all[i - 1]
+              return !before || step.node !== before.node || step.order !== before.order
+            })
+            .map(({ fromPx, node: look, order }) => ({
+              fromPx,
+              slots: look && [
+                ...slots(look),
+                { slot: 'order', token: order === 0 ? 'order-none' : `order-${order}` },
+              ],
+            })),
           node.type === 'box' && node.menu !== undefined,
         )
       : plainClasses(slots(node))

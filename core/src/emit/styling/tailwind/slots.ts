@@ -66,11 +66,14 @@ const FAMILIES: readonly (readonly [slots: RegExp, value: string])[] = [
   [/^(left|right|top|bottom|w|h|min-w|min-h)$/, 'auto'],
   [/^(max-[wh]|rounded-(tl|tr|br|bl))$/, 'none'],
 ]
+const initials = new Map(Object.entries(INITIAL))
 const initialOf = (slot: string): string => {
-  const known = INITIAL[slot]
+  const known = initials.get(slot)
   if (known !== undefined) return known
   const family = FAMILIES.find(([slots]) => slots.test(slot))
-  return family ? `${slot}-${family[1]}` : ''
+  const initial = family ? `${slot}-${family[1]}` : ''
+  initials.set(slot, initial)
+  return initial
 }
 
 /** Classes that stand for several: the parts, in order, and the name of the whole. */
