@@ -15,7 +15,7 @@ import {
   type WindowClass,
 } from './shrink.js'
 import { flowChildren, isInFlow, paddingAt, type Solver } from './solver.js'
-import { withChildren } from './tree.js'
+import { keepDistance, withChildren } from './tree.js'
 import { NARROWEST_PX } from './window.js'
 
 /** A reading without the width below which it holds, which is known when all widths are done. */
@@ -187,7 +187,13 @@ class Adaptation {
       arrangement.kind === 'grid'
         ? { ...arrangement, padding, rowGap: gap }
         : { ...arrangement, padding, gap }
-    return { ...node, arrangement: next }
+    const children =
+      arrangement.kind === 'column'
+        ? keepDistance(node.children, 'top', { before, now: gap })
+        : arrangement.kind === 'row'
+          ? keepDistance(node.children, 'left', { before, now: gap })
+          : node.children
+    return { ...node, arrangement: next, children }
   }
 
   /** A thing laid over its parent stays inside it. */

@@ -39,6 +39,14 @@ const atWidth = ({ steps }: Screen, px: number): LayoutNode =>
 const page = (children: Json[], width = 1280, height = 800, rest: Json = {}): Json =>
   frame('page', children, { ...at(0, 0, width, height), ...white, ...rest })
 
+/** A row whose second child stands 4 px from its first. */
+const joinFirst = (row: LayoutNode): LayoutNode => ({
+  ...row,
+  children: row.children.map((child, i) =>
+    i === 1 ? { ...child, margin: { ...child.margin, left: -36 } } : child,
+  ),
+})
+
 const card = (i: number, x: number, y: number, width = 280): Json[] => [
   layer('rectangle', `card-${i}`, { ...at(x, y, width, 120), ...white }),
   words(`title-${i}`, `Stretch ${i}`, x + 16, y + 16, 20),
@@ -170,6 +178,31 @@ describe('one artboard at every width', () => {
     ])
     const hold = screen.readings.find((r) => r.kind === 'hold')
     expect(hold).toMatchObject({ value: 'content at most 1000 px wide, centred' })
+  })
+
+  test('what stood close together stays so where the gaps of its row shrink', () => {
+    const row = (kind: string) => ({
+      ...at(0, 0, 1280, 80),
+      layout: { kind, gap: 40, padding: 24, align: 'centre' },
+      sizing: { width: 'stretch', height: 'fit' },
+    })
+    const labels = ['Wrack', 'line', 'Gulls', 'Terns', 'Seals', 'Crabs', 'Weather', 'Tides']
+    const children = labels.map((label, i) => words(`w${i}`, label, 0, 0, 20))
+    const [root] = resolveInstances(design([page([frame('row', children, row('row'))], 1280, 200)]))
+    const tree = inferLayout(root!, { measure, assets: {} })
+    const close = { ...tree, children: tree.children.map(joinFirst) }
+    const said = { row: { giveWay: 'wrap' as const }, 'w0~': { giveWay: 'wrap' as const } }
+    const joined = composeScreen([close], { measure, assets: {}, isScreen: true, said })
+    let holder: LayoutNode | undefined
+    walkNodes(atWidth(joined, 320), (node) => {
+      if (node.children[0]?.layer.key === 'w0') holder = node
+    })
+    const { arrangement, children: shown } = holder!
+    if (arrangement.kind !== 'row') throw new Error(arrangement.kind)
+    expect(arrangement.gap).toBeLessThan(40)
+    expect(arrangement.gap + shown[1]!.margin.left).toBe(4)
+    expect(shown[2]!.margin.left).toBe(0)
+    expect(sweepPage(joined.steps, { measure })).toEqual([])
   })
 
   test('a word too long for the narrowest window breaks rather than reach out', () => {

@@ -30,6 +30,21 @@ export const mapNodes = (
     depth,
   )
 
+/** The children where the gap before each becomes smaller: what stood closer than the gap stands no closer. */
+export const keepDistance = (
+  children: readonly LayoutNode[],
+  side: 'left' | 'top',
+  gap: { readonly before: number; readonly now: number },
+): readonly LayoutNode[] =>
+  gap.now >= gap.before
+    ? children
+    : children.map((child, i) => {
+        const own = child.margin[side]
+        if (i === 0 || own >= 0) return child
+        const distance = Math.min(gap.before + own, gap.now)
+        return { ...child, margin: { ...child.margin, [side]: distance - gap.now } }
+      })
+
 /** The keys of a node and of everything in it. */
 export const keysIn = (root: LayoutNode): Set<string> => {
   const keys = new Set<string>()

@@ -2,6 +2,7 @@ import type { PathLayer } from '../../design/layer.js'
 import { PLAIN_LAYER } from '../../design/plain-layer.js'
 import { draftNode, INFERRED, NO_MARGIN, type LayoutNode } from '../../layout/index.js'
 import { flowChildren, isInFlow } from '../solver.js'
+import { keepDistance } from '../tree.js'
 import type { Rule } from './rule.js'
 
 /** Large enough to be touched (WCAG 2.2, 2.5.8 asks for 24; this is comfortable). */
@@ -93,13 +94,15 @@ export const fold: Rule = {
       },
       children: panel.children.map((child) => (isInFlow(child) ? asEntry(child) : child)),
     }
+    const gap = Math.min(arrangement.gap, MOST_GAP_PX)
+    const distance = { before: arrangement.gap, now: gap }
     return {
       value: 'folds behind a menu button',
       node: {
         ...node,
-        arrangement: { ...arrangement, gap: Math.min(arrangement.gap, MOST_GAP_PX) },
-        children: node.children.flatMap((child) =>
-          child === panel ? [buttonOf(panel), folded] : [child],
+        arrangement: { ...arrangement, gap },
+        children: keepDistance(node.children, 'left', distance).flatMap((child, i) =>
+          node.children[i] === panel ? [buttonOf(panel), folded] : [child],
         ),
       },
     }

@@ -1,5 +1,6 @@
 import { areAlike } from '../alike.js'
 import { flowChildren } from '../solver.js'
+import { keepDistance } from '../tree.js'
 import type { Rule } from './rule.js'
 
 /** Small things are no higher than this, in px. */
@@ -40,9 +41,10 @@ export const wrap: Rule = {
           lineGap: Math.min(gap, 16),
           distribute: isPushing ? 'between' : arrangement.distribute,
         },
-        children: node.children.map((child) =>
-          child.isPushed ? { ...child, isPushed: false } : child,
-        ),
+        children: keepDistance(node.children, 'left', {
+          before: arrangement.gap,
+          now: gap,
+        }).map((child) => (child.isPushed ? { ...child, isPushed: false } : child)),
       },
     }
   },
