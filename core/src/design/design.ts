@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { rulingSchema } from './role.js'
 import { propertySchema } from './component.js'
 import { lengthPx } from './geometry.js'
 import { colorSchema } from './paint.js'
@@ -60,6 +61,8 @@ export const designSchema = z.strictObject({
       }),
     )
     .default([]),
+  /** What a person has said layers are, by their keys. */
+  roles: z.record(z.string().min(1), rulingSchema).optional(),
   /** Widths of the window at which screens may change, in px; absent: the usual ones. */
   breakpoints: z.array(z.int().min(200).max(4000)).max(12).optional(),
   /**

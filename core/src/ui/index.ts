@@ -1,19 +1,23 @@
 import type { Design } from '../design/design.js'
 import type { Layer } from '../design/layer.js'
+import { walkLayers } from '../design/walk.js'
 import { findFace, weightDistance, type Font } from '../fonts/face.js'
 import { fallbackOf, isGenericFamily, listFontNeeds } from '../fonts/needs.js'
 import { inferLayout, type LayoutNode } from '../layout/index.js'
 import { groupScreens, nameOfScreen } from '../meaning/find-artboards.js'
 import { findTitle } from '../meaning/find-title.js'
+import { readRoles } from '../meaning/roles/index.js'
 import { notes } from '../notes/catalogue.js'
 import type { Note } from '../notes/note.js'
 import { composeScreen, screenOptions } from '../responsive/index.js'
 import { createMeasure } from '../text/measure.js'
+import { textOf } from '../text/wrap.js'
 import { Account } from './account.js'
 import { AssetCollector } from './asset-collector.js'
 import { buildNode, OUTSIDE, type BuildContext } from './build/index.js'
 import { joinSteps } from './join-steps.js'
 import type { UiAsset, UiNode, UiPage } from './nodes.js'
+import { toKebab, UniqueNames } from '../text/names.js'
 import { buildTheme, type UiTheme } from './theme.js'
 
 /** Everything an emitter reads: pages, the files they show, and the theme their styles refer to. */
@@ -70,15 +74,24 @@ const chooseFonts = (
 const pageName = (group: readonly Layer[]): string =>
   (group.length > 1 ? nameOfScreen(group[0]!.name) : '') || group[0]!.name
 
+/** What a control is called by the text that names it. */
+const nameOfControl = (root: Layer, label: string | undefined): string => {
+  let name = ''
+  walkLayers(root, (layer) => {
+    if (layer.key === label && layer.type === 'text') name = textOf(layer)
+  })
+  return name.slice(0, 40)
+}
+
 /** The outermost node is the page's main part; a screen with auto layout takes the room the window has. */
 const finishRoot = (node: UiNode, isScreen: boolean): UiNode => {
   if (node.type !== 'box') return node
   const { style } = node
   const flows = style.arrange.kind !== 'free' && style.arrange.kind !== 'none'
-  if (!isScreen || !flows) return { ...node, landmark: 'main' }
+  if (!isScreen || !flows) return { ...node, role: 'main' }
   const width = { ...style.width, sizing: 'stretch' as const }
   const height = { ...style.height, sizing: 'stretch' as const }
-  return { ...node, landmark: 'main', style: { ...style, width, height } }
+  return { ...node, role: 'main', style: { ...style, width, height } }
 }
 
 /**
@@ -98,6 +111,9 @@ export const buildUi = (
   const pageKeys = new Map(
     groups.flatMap((group) => group.map((root) => [root.key, group[0]!.key] as const)),
   )
+  const pageNames = new Map(
+    groups.map((group) => [pageName(group).toLowerCase(), group[0]!.key] as const),
+  )
   const pages = groups.map((group): UiPage => {
     const root = group[0]!
     const isScreen = screens.has(root.key)
@@ -113,12 +129,27 @@ export const buildUi = (
       menus.set(key, id)
       return id
     }
+    const roles = readRoles(
+      [...screen.steps].reverse().map((step) => step.root),
+      { rulings: design.roles ?? {}, title: findTitle(root) },
+    )
+    const ids = new UniqueNames('-')
+    const controls = new Map<string, string>()
+    const controlId = (key: string): string => {
+      const known = controls.get(key)
+      if (known !== undefined) return known
+      const id = ids.take(toKebab(nameOfControl(root, roles.get(key)?.labelledBy), 'field'))
+      controls.set(key, id)
+      return id
+    }
     const context: BuildContext = {
       account,
       collector,
       measure,
       pages: pageKeys,
-      title: findTitle(root),
+      roles,
+      pageNamed: (words) => pageNames.get(words.trim().toLowerCase()),
+      controlId,
       built: new Map(),
       menuId,
     }

@@ -76,7 +76,11 @@ const lookOf = (node: UiNode): string => {
   const holds =
     node.type === 'box' ? node.children.map((c) => c.style.place.kind === 'absolute') : []
   const text =
-    node.type === 'text' ? [node.textStyle, node.align, node.wraps, node.breaksWords] : []
+    node.type === 'control'
+      ? [node.textStyle, node.padding, node.hintColor]
+      : node.type === 'text'
+        ? [node.textStyle, node.align, node.wraps, node.breaksWords]
+        : []
   const runs = node.type === 'text' ? node.runs : []
   return JSON.stringify([node.style, holds.includes(true), text, runs])
 }
@@ -185,6 +189,7 @@ const joinNode = (
       const texts = at.map((node) => (node?.type === 'text' ? node : undefined))
       return { ...model, ...stepped, runs: joinRuns(texts) }
     }
+    case 'control':
     case 'image':
       return { ...model, ...stepped }
   }

@@ -2,6 +2,7 @@ import { roundPx, type Box, type Corners, type Sides } from '../design/geometry.
 import type { AutoLayout, Sizing } from '../design/layout.js'
 import type { CrossAlign } from '../layout/node.js'
 import type { Blend, Effect, Paint } from '../design/paint.js'
+import type { InputType } from '../design/role.js'
 import type { TextStyle } from '../design/text.js'
 
 /**
@@ -107,6 +108,8 @@ export type UiStyle = {
 
 /** Where activating a node leads: a page of the same project, or an address that was checked. */
 export type UiLink =
+  /** It is a link, and nobody has said yet where it leads. */
+  | { readonly kind: 'nowhere' }
   | { readonly kind: 'page'; readonly page: string }
   | { readonly kind: 'address'; readonly url: string }
 
@@ -128,8 +131,12 @@ type UiCommon = {
   readonly style: UiStyle
   /** From narrow to wide; absent: the same at every width. */
   readonly steps?: readonly UiStep[]
+  /** What it is in what holds it: an item of a list, a cell of a table. */
+  readonly item?: 'listitem' | 'row' | 'cell' | 'columnheader'
   /** Of a tree at one step: a place among its siblings that a person has said. */
   readonly order?: number
+  /** It is only to be seen: a click on it reaches what lies under it. */
+  readonly isInert?: boolean
   /** Of a tree at one step: it is not shown there. */
   readonly isHidden?: boolean
 }
@@ -140,9 +147,18 @@ export type UiRun =
   /** `shownAt`: for each of the text's steps, whether the line ends here; absent: always. */
   | { readonly kind: 'break'; readonly shownAt?: readonly boolean[] }
 
+export type UiBoxRole =
+  'main' | 'banner' | 'contentinfo' | 'navigation' | 'form' | 'list' | 'table' | 'button'
+
 export type UiBox = UiCommon & {
   readonly type: 'box'
-  readonly landmark?: 'main'
+  readonly role?: UiBoxRole
+  /** Of a list: its order matters. */
+  readonly isOrdered?: boolean
+  /** Of a table whose cells all stand in one grid: how many make a row. */
+  readonly columns?: number
+  /** Of a button: it sends its form. */
+  readonly submits?: boolean
   readonly link?: UiLink
   /** Accessible name, where the content has no text to give one. */
   readonly label?: string
@@ -162,6 +178,9 @@ export type UiText = UiCommon & {
   readonly type: 'text'
   readonly level?: 1 | 2 | 3 | 4 | 5 | 6
   readonly link?: UiLink
+  readonly isButton?: boolean
+  /** It names the control with this id. */
+  readonly labelFor?: string
   readonly textStyle: TextStyle
   readonly align: 'start' | 'centre' | 'end' | 'justify'
   /** Whether lines break where the width asks for it, or only where the text says so. */
@@ -177,7 +196,30 @@ export type UiImage = UiCommon & {
   readonly alt: string
   readonly link?: UiLink
 }
-export type UiNode = UiBox | UiText | UiImage | UiMenuButton
+/** A control of a form that the person at the page fills in. */
+export type UiControl = UiCommon & {
+  readonly type: 'control'
+  readonly control: UiControlKind
+  /** By which labels name it. */
+  readonly id: string
+  /** Accessible name, where no label gives one. */
+  readonly label?: string
+  /** Words that are shown while it is empty. */
+  readonly hint?: string
+  /** What it has to begin with; of a select what is chosen. */
+  readonly value?: string
+  readonly isOn?: boolean
+  /** Radio buttons of one name are one choice. */
+  readonly group?: string
+  readonly textStyle?: TextStyle
+  /** The colour of the hint. */
+  readonly hintColor?: string
+  /** From its edges to its words, in px. */
+  readonly padding: Sides
+}
+export type UiControlKind = InputType | 'textarea' | 'select' | 'checkbox' | 'radio' | 'switch'
+
+export type UiNode = UiBox | UiText | UiImage | UiMenuButton | UiControl
 
 export type UiPage = {
   /** Key of the screen, or of the layer that was selected. */

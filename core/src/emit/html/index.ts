@@ -6,7 +6,7 @@ import { buildFontFiles, fontRules } from '../shared/font-files.js'
 import { fontReadme } from '../shared/font-readme.js'
 import { jsonFile, textFile, type EmittedFile } from '../shared/emitted-file.js'
 import { text, type MarkupElement, type MarkupNode } from '../shared/markup.js'
-import { toKebab, UniqueNames } from '../shared/names.js'
+import { toKebab, UniqueNames } from '../../text/names.js'
 import { printDocument } from '../shared/print-document.js'
 import { dependencies } from '../shared/versions.js'
 import { createTailwind } from '../styling/tailwind/index.js'
@@ -84,10 +84,18 @@ export const html: Target = {
     )
     const dialect: Dialect = {
       classAttribute: 'class',
+      labelFor: 'for',
+      startsWith: (value) => text('value', value),
+      startsOn: text('checked', ''),
       menuTarget: 'popovertarget',
       link: (link) => ({
         tag: 'a',
-        attributes: [text('href', link.kind === 'page' ? paths.get(link.page)! : link.url)],
+        attributes: [
+          text(
+            'href',
+            link.kind === 'nowhere' ? '#' : link.kind === 'page' ? paths.get(link.page)! : link.url,
+          ),
+        ],
       }),
       source: (asset) => text('src', `assets/${assets.get(asset)!.file}`),
     }

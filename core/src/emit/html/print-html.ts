@@ -31,7 +31,7 @@ import {
  * so where there is none to break at, the line is broken inside a tag: the last `>` of one tag, or the
  * first part of the next, is printed by ("borrowed" by) its neighbour. The names follow that idea.
  */
-const ALWAYS_BROKEN = new Set(['body', 'head', 'html', 'ol', 'ul'])
+const ALWAYS_BROKEN = new Set('body head html ol select table tbody thead tr ul'.split(' '))
 
 const closingEndMarker = (node: HtmlNode): string => (isVoid(node) ? '/>' : '>')
 

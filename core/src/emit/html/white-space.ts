@@ -20,14 +20,19 @@ export type HtmlNode = {
   trailingIsSensitive: boolean
 }
 
-const INLINE = new Set(['a', 'br', 'img', 'span'])
-const VOID = new Set(['br', 'img', 'link', 'meta'])
+const INLINE = new Set(['a', 'br', 'button', 'img', 'input', 'label', 'select', 'span', 'textarea'])
+/** They stand in a line, but white space at the ends of what is in them does not show. */
+const CLOSED = new Set(['button', 'select'])
+const VOID = new Set(['br', 'img', 'input', 'link', 'meta'])
 
 const isInline = (node: HtmlNode): boolean => node.kind === 'text' || INLINE.has(node.tag)
 
 export const isVoid = (node: HtmlNode): boolean => VOID.has(node.tag)
 
 const NOTHING: readonly never[] = []
+
+/** Whether white space at the ends of its content shows. */
+const isInlineInside = (node: HtmlNode): boolean => isInline(node) && !CLOSED.has(node.tag)
 
 /** One literal for both kinds: objects of one shape are much faster to work with. */
 const createNode = (
@@ -72,8 +77,8 @@ const linkChildren = (node: HtmlNode): void => {
     if ((child.tag === 'br' && next) || (next?.kind === 'text' && next.hasLeadingSpaces)) {
       child.hasTrailingSpaces = true
     }
-    child.leadingIsSensitive = isInline(child) && isInline(prev ?? node)
-    child.trailingIsSensitive = isInline(child) && isInline(next ?? node)
+    child.leadingIsSensitive = isInline(child) && (prev ? isInline(prev) : isInlineInside(node))
+    child.trailingIsSensitive = isInline(child) && (next ? isInline(next) : isInlineInside(node))
   }
 }
 

@@ -5,7 +5,7 @@ import { concat, hardline, indent, join } from '../shared/document.js'
 import { buildFontFiles, fontRules } from '../shared/font-files.js'
 import { jsonFile, textFile, type EmittedFile } from '../shared/emitted-file.js'
 import { code, text, type MarkupElement } from '../shared/markup.js'
-import { toKebab, toPascal, UniqueNames } from '../shared/names.js'
+import { toKebab, toPascal, UniqueNames } from '../../text/names.js'
 import { printDocument } from '../shared/print-document.js'
 import { dependencies } from '../shared/versions.js'
 import { createTailwind } from '../styling/tailwind/index.js'
@@ -122,8 +122,12 @@ export const react: Target = {
       let usesLink = false
       const dialect: Dialect = {
         classAttribute: 'className',
+        labelFor: 'htmlFor',
+        startsWith: (value) => text('defaultValue', value),
+        startsOn: code('defaultChecked', 'true'),
         menuTarget: 'popoverTarget',
         link(link) {
+          if (link.kind === 'nowhere') return { tag: 'a', attributes: [text('href', '#')] }
           if (link.kind === 'address') return { tag: 'a', attributes: [text('href', link.url)] }
           // A project of one screen has no router: a link to that screen is a plain one.
           if (screens.length === 1) return { tag: 'a', attributes: [text('href', '/')] }

@@ -1,6 +1,6 @@
 import type { UiAsset } from '../../ui/nodes.js'
 import type { EmittedFile } from './emitted-file.js'
-import { toKebab, UniqueNames } from './names.js'
+import { toKebab, UniqueNames } from '../../text/names.js'
 
 export type AssetFile = { readonly file: string; readonly emitted: EmittedFile }
 

@@ -1,4 +1,12 @@
-import type { UiImage, UiLink, UiMenuButton, UiNode, UiText } from '../../ui/nodes.js'
+import type {
+  UiBox,
+  UiControl,
+  UiImage,
+  UiLink,
+  UiMenuButton,
+  UiNode,
+  UiText,
+} from '../../ui/nodes.js'
 import type { Styling } from '../styling/styling.js'
 import { text, type Attribute, type MarkupElement, type MarkupNode } from './markup.js'
 
@@ -7,6 +15,11 @@ export type Dialect = {
   readonly classAttribute: string
   /** The attribute of a button that names what it shows. */
   readonly menuTarget: string
+  /** The attribute of a label that names its control. */
+  readonly labelFor: string
+  /** The attributes that give a control what it has to begin with. */
+  startsWith(value: string): Attribute
+  startsOn: Attribute
   /** The element a link becomes and the attributes that make it lead somewhere. */
   link(link: UiLink): { readonly tag: string; readonly attributes: readonly Attribute[] }
   /** The attribute that shows a picture. */
@@ -18,6 +31,21 @@ export type MarkupOptions = {
   readonly styling: Styling
   /** Writes the layer's key on every element, for a preview that is joined to the design. */
   readonly marks: boolean
+  /** Only what may stand in a line of text may be written here, as inside a button. */
+  readonly isPhrase?: boolean
+}
+
+/** The elements of lists and tables. */
+const ITEMS: Readonly<
+  Record<
+    NonNullable<UiNode['item']>,
+    { readonly tag: string; readonly attributes: readonly Attribute[] }
+  >
+> = {
+  listitem: { tag: 'li', attributes: [] },
+  row: { tag: 'tr', attributes: [] },
+  cell: { tag: 'td', attributes: [] },
+  columnheader: { tag: 'th', attributes: [text('scope', 'col')] },
 }
 
 const classAttribute = ({ dialect }: MarkupOptions, classes: readonly string[]): Attribute[] =>
@@ -50,13 +78,34 @@ const buildRuns = (node: UiText, options: MarkupOptions): MarkupNode[] =>
 const buildText = (node: UiText, options: MarkupOptions): MarkupElement => {
   const classes = classAttribute(options, options.styling.node(node))
   const common = { kind: 'element', content: 'text', layer: node.layer } as const
-  const tag = node.level ? `h${node.level}` : 'p'
+  const item = node.item && ITEMS[node.item]
+  const tag =
+    item?.tag ??
+    (node.level
+      ? `h${node.level}`
+      : node.isButton
+        ? 'button'
+        : node.labelFor === undefined
+          ? options.isPhrase
+            ? 'span'
+            : 'p'
+          : 'label')
+  const own = [
+    ...(item?.attributes ?? []),
+    ...(tag === 'button' ? [text('type', 'button')] : []),
+    ...(tag === 'label' ? [text(options.dialect.labelFor, node.labelFor!)] : []),
+  ]
   const children = buildRuns(node, options)
   if (!node.link) {
-    return { ...common, tag, attributes: [...classes, ...mark(options, node.layer)], children }
+    return {
+      ...common,
+      tag,
+      attributes: [...own, ...classes, ...mark(options, node.layer)],
+      children,
+    }
   }
   const link = options.dialect.link(node.link)
-  if (!node.level) {
+  if (!node.level && !item) {
     const attributes = [...link.attributes, ...classes, ...mark(options, node.layer)]
     return { ...common, tag: link.tag, attributes, children }
   }
@@ -70,7 +119,7 @@ const buildText = (node: UiText, options: MarkupOptions): MarkupElement => {
   return {
     ...common,
     tag,
-    attributes: [...classes, ...mark(options, node.layer)],
+    attributes: [...own, ...classes, ...mark(options, node.layer)],
     children: [anchor],
   }
 }
@@ -119,8 +168,126 @@ const buildMenuButton = (node: UiMenuButton, options: MarkupOptions): MarkupElem
     ...classAttribute(options, options.styling.node(node)),
     ...mark(options, node.layer),
   ],
-  children: node.children.map((child) => buildMarkup(child, options)),
+  children: node.children.map((child) => buildMarkup(child, { ...options, isPhrase: true })),
 })
+
+const TYPES: Partial<Record<UiControl['control'], string>> = { switch: 'checkbox' }
+
+const buildControl = (node: UiControl, options: MarkupOptions): MarkupElement => {
+  const { dialect, styling } = options
+  const { control, id, label, hint, value, isOn, group } = node
+  const common = [
+    text('id', id),
+    text('name', group ?? id),
+    ...(label === undefined ? [] : [text('aria-label', label)]),
+  ]
+  const look = [...classAttribute(options, styling.node(node)), ...mark(options, node.layer)]
+  const element = (
+    tag: string,
+    attributes: readonly Attribute[],
+    children: readonly MarkupNode[] = [],
+  ): MarkupElement => ({
+    kind: 'element',
+    tag,
+    content: 'blocks',
+    layer: node.layer,
+    attributes: [...attributes, ...look],
+    children,
+  })
+  const shown = hint === undefined ? [] : [text('placeholder', hint)]
+  switch (control) {
+    case 'select': {
+      const option: MarkupElement = {
+        kind: 'element',
+        tag: 'option',
+        content: 'text',
+        attributes: [],
+        children: [{ kind: 'text', text: value ?? '' }],
+      }
+      return element('select', common, value === undefined ? [] : [option])
+    }
+    case 'textarea':
+      return element('textarea', [
+        ...common,
+        ...(value === undefined ? shown : [text('placeholder', value)]),
+      ])
+    default:
+      return element('input', [
+        text('type', TYPES[control] ?? control),
+        ...(control === 'switch' ? [text('role', 'switch')] : []),
+        ...common,
+        ...shown,
+        ...(value === undefined ? [] : [dialect.startsWith(value)]),
+        ...(isOn ? [dialect.startsOn] : []),
+      ])
+  }
+}
+
+const TAGS: Readonly<Record<NonNullable<UiBox['role']>, string>> = {
+  main: 'main',
+  banner: 'header',
+  contentinfo: 'footer',
+  navigation: 'nav',
+  form: 'form',
+  list: 'ul',
+  table: 'table',
+  button: 'button',
+}
+
+const plain = (
+  tag: string,
+  children: readonly MarkupNode[],
+  classes: Attribute[],
+): MarkupElement => ({
+  kind: 'element',
+  tag,
+  content: 'blocks',
+  attributes: classes,
+  children,
+})
+
+/** Rows around the cells of a grid, and a body around rows: they take no part in the layout. */
+const buildRows = (
+  node: UiBox,
+  cells: readonly MarkupElement[],
+  options: MarkupOptions,
+): MarkupNode[] => {
+  const flat = (): Attribute[] => classAttribute(options, options.styling.flat())
+  const { columns } = node
+  if (columns === undefined) return [plain('tbody', cells, flat())]
+  const rows: MarkupElement[] = []
+  for (let i = 0; i < cells.length; i += columns) {
+    rows.push(plain('tr', cells.slice(i, i + columns), flat()))
+  }
+  return [plain('tbody', rows, flat())]
+}
+
+const buildBox = (node: UiBox, options: MarkupOptions): MarkupElement => {
+  const link = node.link && options.dialect.link(node.link)
+  const item = node.item && ITEMS[node.item]
+  const role = node.isOrdered ? 'ol' : node.role && TAGS[node.role]
+  const isPhrase = options.isPhrase === true || node.role === 'button'
+  const block = options.isPhrase ? 'span' : 'div'
+  const children = node.children.map((child) => buildMarkup(child, { ...options, isPhrase }))
+  return {
+    kind: 'element',
+    tag: link?.tag ?? item?.tag ?? role ?? (node.menu ? 'nav' : block),
+    content: 'blocks',
+    layer: node.layer,
+    attributes: [
+      ...(link?.attributes ?? []),
+      ...(item?.attributes ?? []),
+      ...(node.role === 'button' ? [text('type', node.submits ? 'submit' : 'button')] : []),
+      // A list without its dots is no list to some readers unless that is said.
+      ...(node.role === 'list' ? [text('role', 'list')] : []),
+      ...(node.label ? [text('aria-label', node.label)] : []),
+      ...(node.menu ? [text('id', node.menu), text('popover', 'auto')] : []),
+      ...classAttribute(options, options.styling.node(node)),
+      ...mark(options, node.layer),
+    ],
+    children: node.role === 'table' ? buildRows(node, children, options) : children,
+  }
+}
 
 /** Writes a UI node down as tags. */
 export const buildMarkup = (node: UiNode, options: MarkupOptions): MarkupElement => {
@@ -131,22 +298,9 @@ export const buildMarkup = (node: UiNode, options: MarkupOptions): MarkupElement
       return buildImage(node, options)
     case 'menu-button':
       return buildMenuButton(node, options)
-    case 'box': {
-      const link = node.link && options.dialect.link(node.link)
-      return {
-        kind: 'element',
-        tag: link?.tag ?? node.landmark ?? (node.menu ? 'nav' : 'div'),
-        content: 'blocks',
-        layer: node.layer,
-        attributes: [
-          ...(link?.attributes ?? []),
-          ...(node.label ? [text('aria-label', node.label)] : []),
-          ...(node.menu ? [text('id', node.menu), text('popover', 'auto')] : []),
-          ...classAttribute(options, options.styling.node(node)),
-          ...mark(options, node.layer),
-        ],
-        children: node.children.map((child) => buildMarkup(child, options)),
-      }
-    }
+    case 'control':
+      return buildControl(node, options)
+    case 'box':
+      return buildBox(node, options)
   }
 }

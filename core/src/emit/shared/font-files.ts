@@ -1,6 +1,6 @@
 import type { Font } from '../../fonts/face.js'
 import type { EmittedFile } from './emitted-file.js'
-import { toKebab, UniqueNames } from './names.js'
+import { toKebab, UniqueNames } from '../../text/names.js'
 
 export type FontFile = { readonly font: Font; readonly file: string; readonly emitted: EmittedFile }
 

@@ -10,6 +10,8 @@ export type Styling = {
   /** Classes of the element around a picture that is a link, and of the picture inside it. */
   frame(node: UiImage): readonly string[]
   picture(node: UiImage): readonly string[]
+  /** Classes of an element that takes no part in the layout: what is in it does. */
+  flat(): readonly string[]
   /** Classes of a line end that is there at some widths only. */
   lineBreak(
     steps: readonly { readonly fromPx: number; readonly isShown: boolean }[],

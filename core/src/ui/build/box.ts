@@ -1,10 +1,12 @@
 import type { LayoutNode } from '../../layout/index.js'
-import type { UiNode } from '../nodes.js'
+import type { RoleReading } from '../../meaning/roles/index.js'
+import type { UiBox, UiNode } from '../nodes.js'
 import type { BuildContext, Surroundings } from './context.js'
 import { buildFillImage } from './image.js'
 import { buildLink } from './link.js'
 import { drawBackground } from './graphic.js'
 import { buildStyle, growByOutline, isOwnPicture } from './style.js'
+import { asItem, wrapNode } from './wrap.js'
 
 type BuildChild = (context: BuildContext, node: LayoutNode, around: Surroundings) => UiNode
 
@@ -25,7 +27,9 @@ export const buildBox = (
     const why = 'the text inside stays text, and a box cannot be masked; all of it is shown'
     context.account.lost(layer.key, 'mask', why)
   }
+  const reading = context.roles.get(layer.key)
   const link = buildLink(context, layer, around)
+  const isButton = reading?.role === 'button' && !link && !around.isInLink
   const own = buildStyle(context, node, around)
   const base = node.isGraphic ? drawBackground(context, layer, own) : own
   const images =
@@ -35,7 +39,7 @@ export const buildBox = (
   const inside: Surroundings = {
     parent: node,
     border: style.border,
-    isInLink: around.isInLink || link !== undefined,
+    isInLink: around.isInLink || link !== undefined || isButton,
   }
   const children = [
     ...images.map((paint) => {
@@ -44,17 +48,65 @@ export const buildBox = (
     }),
     ...node.children.map((child) => buildChild(context, child, inside)),
   ]
-  return {
+  const acts = link !== undefined || isButton
+  const box: UiBox = {
     type: 'box',
     layer: layer.key,
     name: layer.name,
     ...(link ? { link } : {}),
+    ...(isButton ? { role: 'button', ...(reading.submits ? { submits: true } : {}) } : {}),
     ...(node.menu?.is === 'panel' ? { menu: context.menuId(node.menu.key) } : {}),
-    ...(link && !children.some(hasText) ? { label: layer.name || 'Link' } : {}),
+    ...(acts && !children.some(hasText) ? { label: layer.name || (link ? 'Link' : 'Button') } : {}),
     style:
       images.length > 0 && style.arrange.kind === 'none'
         ? { ...style, arrange: { kind: 'free' } }
         : style,
     children,
+  }
+  return acts || around.isInLink ? box : giveRole(context, box, reading)
+}
+
+/** A box as what it was read to be; its children as items, where it is a list or table. */
+const giveRole = (context: BuildContext, box: UiBox, reading: RoleReading | undefined): UiBox => {
+  const withItems = (item: NonNullable<UiNode['item']>): UiBox => ({
+    ...box,
+    role: 'list',
+    children: box.children.map((child) => asItem(child, item)),
+  })
+  const cells = (): UiNode[] =>
+    box.children.map((child) => {
+      const role = context.roles.get(child.layer)?.role
+      return role === 'cell' || role === 'columnheader' || role === 'row'
+        ? asItem(child, role)
+        : child
+    })
+  switch (reading?.role) {
+    case 'banner':
+    case 'contentinfo':
+    case 'form':
+    case 'main':
+      return { ...box, role: reading.role }
+    case 'list':
+      return { ...withItems('listitem'), ...(reading.isOrdered ? { isOrdered: true } : {}) }
+    case 'navigation': {
+      const { menu, ...list } = withItems('listitem')
+      return wrapNode(
+        { ...list, ...(reading.isOrdered ? { isOrdered: true } : {}) },
+        { role: 'navigation', ...(menu === undefined ? {} : { menu }) },
+      )
+    }
+    case 'table':
+      return {
+        ...box,
+        role: 'table',
+        children: cells(),
+        ...(box.style.arrange.kind === 'grid' && reading.columns
+          ? { columns: reading.columns }
+          : {}),
+      }
+    case 'row':
+      return { ...box, children: cells() }
+    default:
+      return box
   }
 }

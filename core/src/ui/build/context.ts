@@ -1,4 +1,5 @@
 import type { LayoutNode } from '../../layout/index.js'
+import type { RoleReading } from '../../meaning/roles/index.js'
 import type { TextMeasure } from '../../text/measure.js'
 import type { Account } from '../account.js'
 import type { AssetCollector } from '../asset-collector.js'
@@ -11,8 +12,12 @@ export type BuildContext = {
   readonly measure: TextMeasure
   /** The page each screen became, by keys: artboards of one screen are one page. */
   readonly pages: ReadonlyMap<string, string>
-  /** Key of the text that is the page's title. */
-  readonly title: string | undefined
+  /** What each layer is, by its key. */
+  readonly roles: ReadonlyMap<string, RoleReading>
+  /** The page a link with these words leads to. */
+  pageNamed(words: string): string | undefined
+  /** The id of a control in the page, by its key. */
+  controlId(key: string): string
   /** What was built last of a node: most nodes are the same at several steps. */
   readonly built: Map<LayoutNode, { readonly around: Surroundings; readonly result: UiNode }>
   /** The name of a menu in the page, by the key of its panel. */

@@ -1,6 +1,7 @@
 import type { LayoutNode } from '../../layout/index.js'
 import type { UiNode } from '../nodes.js'
 import { buildBox } from './box.js'
+import { buildControl, isControl } from './control.js'
 import { isSamePlace, type BuildContext, type Surroundings } from './context.js'
 import { buildGraphic } from './graphic.js'
 import { buildImage } from './image.js'
@@ -43,6 +44,10 @@ export const buildNode = (
 
 const buildPlain = (context: BuildContext, node: LayoutNode, around: Surroundings): UiNode => {
   const { layer } = node
+  const reading = context.roles.get(layer.key)
+  if (isControl(reading) && !around.isInLink) {
+    return buildControl(context, node, around, reading, buildNode)
+  }
   if (node.isGraphic && node.children.length === 0) return buildGraphic(context, node, around)
   if (layer.type === 'line') return buildLine(context, node, around)
   if (layer.type === 'text') return buildText(context, node, around)

@@ -1,8 +1,21 @@
 import type { Layer } from '../../design/layer.js'
+import { walkLayers } from '../../design/walk.js'
 import { notes } from '../../notes/catalogue.js'
+import { textOf } from '../../text/wrap.js'
 import type { UiLink } from '../nodes.js'
 import { findSafeAddress } from './address.js'
 import type { BuildContext, Surroundings } from './context.js'
+
+/** What was read as a link leads to the screen of that name, or nowhere yet. */
+const readLink = (context: BuildContext, layer: Layer): UiLink | undefined => {
+  if (context.roles.get(layer.key)?.role !== 'link') return undefined
+  const said: string[] = []
+  walkLayers(layer, (inner) => {
+    if (inner.type === 'text') said.push(textOf(inner))
+  })
+  const page = context.pageNamed(said.join(' '))
+  return page === undefined ? { kind: 'nowhere' } : { kind: 'page', page }
+}
 
 /** Where a layer leads, if it may lead there; what is lost is put into the account. */
 export const buildLink = (
@@ -11,7 +24,7 @@ export const buildLink = (
   around: Surroundings,
 ): UiLink | undefined => {
   const { link } = layer
-  if (!link) return undefined
+  if (!link) return around.isInLink ? undefined : readLink(context, layer)
   if (around.isInLink) {
     context.account.lost(layer.key, 'link', 'a link cannot stand inside another link')
     return undefined

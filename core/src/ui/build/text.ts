@@ -1,7 +1,7 @@
 import { roundPx } from '../../design/geometry.js'
 import type { TextLayer } from '../../design/layer.js'
 import type { LayoutNode } from '../../layout/index.js'
-import type { UiNode, UiPlace, UiStyle } from '../nodes.js'
+import type { UiNode, UiPlace, UiStyle, UiText } from '../nodes.js'
 import type { BuildContext, Surroundings } from './context.js'
 import { buildLink } from './link.js'
 import { buildRuns } from './runs.js'
@@ -13,6 +13,24 @@ const anchorText = (layer: TextLayer, place: UiPlace, width: number): UiPlace =>
   const shift = layer.align === 'centre' ? width / 2 : layer.align === 'end' ? width : 0
   const hold = layer.align === 'centre' || layer.align === 'end' ? layer.align : 'start'
   return { ...place, x: { edge: 'start', px: roundPx(place.x.px + shift), hold } }
+}
+
+const meaningOf = (
+  { roles, controlId }: BuildContext,
+  key: string,
+  { isInLink }: Surroundings,
+): Partial<UiText> => {
+  const reading = roles.get(key)
+  switch (reading?.role) {
+    case 'heading':
+      return isInLink ? {} : { level: reading.level ?? 2 }
+    case 'label':
+      return reading.names === undefined ? {} : { labelFor: controlId(reading.names) }
+    case 'button':
+      return isInLink ? {} : { isButton: true }
+    default:
+      return {}
+  }
 }
 
 /** A text layer as a paragraph, the title of the page, or a link. */
@@ -42,7 +60,7 @@ export const buildText = (
     type: 'text',
     layer: layer.key,
     name: layer.name,
-    ...(layer.key === context.title ? { level: 1 } : {}),
+    ...meaningOf(context, layer.key, around),
     ...(link ? { link } : {}),
     textStyle: layer.style,
     align: node.textAlign ?? layer.align,

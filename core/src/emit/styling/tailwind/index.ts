@@ -3,6 +3,7 @@ import type { UiProject } from '../../../ui/index.js'
 import type { Styling } from '../styling.js'
 import { boxSlots, type ShadowCaster } from './box.js'
 import { plainClasses, steppedClasses, type Slot } from './slots.js'
+import { controlSlots } from './control.js'
 import { runClasses, textSlots } from './text.js'
 import { TailwindTheme } from './theme.js'
 
@@ -48,6 +49,21 @@ const overflowing = (node: UiNode): Slot[] =>
     ? [{ slot: 'max-w', token: 'max-w-none' }]
     : []
 
+/** What an element must say because of what it is: the browser gives some of them a look of their own. */
+const meantSlots = (node: UiNode, slots: Slot[]): Slot[] => {
+  const isButton = node.type === 'menu-button' || (node.type === 'box' && node.role === 'button')
+  const isHead = node.item === 'columnheader'
+  const isBlock = (isButton || node.item) && !slots.some((s) => s.slot === 'display' && s.token)
+  return [
+    ...slots.map((slot) =>
+      isBlock && slot.slot === 'display' ? { ...slot, token: 'block' } : slot,
+    ),
+    ...(node.isInert ? [{ slot: 'pointer', token: 'pointer-events-none' }] : []),
+    ...(isButton && node.type === 'box' ? [{ slot: 'cursor', token: 'cursor-pointer' }] : []),
+    ...(isHead && node.type === 'box' ? [{ slot: 'head', token: 'text-start font-normal' }] : []),
+  ]
+}
+
 export type TailwindOptions = {
   /** The rules of the fonts that are delivered. */
   readonly fonts: readonly string[]
@@ -77,13 +93,16 @@ export const createTailwind = (
       address,
     })
   const slotsOf = (node: UiNode): Slot[] => {
-    const own = box(node)
+    const own = meantSlots(node, box(node))
     switch (node.type) {
       case 'image':
         return [...own.map(asPicture), { slot: 'fit', token: FIT[node.fit] }, ...overflowing(node)]
       case 'text':
         return [...own, ...textSlots(theme, node, isRoot(node) ? undefined : mainFamily)]
-      default:
+      case 'control':
+        return [...own, ...controlSlots(theme, node, mainFamily)]
+      case 'box':
+      case 'menu-button':
         return isRoot(node) && mainFamily
           ? [...own, { slot: 'family', token: theme.font(mainFamily) }]
           : own
@@ -122,6 +141,7 @@ export const createTailwind = (
         ),
       ),
     picture: (node: UiImage) => hand(['size-full', FIT[node.fit]]),
+    flat: () => hand(['contents']),
     lineBreak: (steps) =>
       hand(
         steppedClasses(

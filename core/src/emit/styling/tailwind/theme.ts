@@ -3,7 +3,7 @@ import type { TextStyle } from '../../../design/text.js'
 import type { ThemeToken, UiTheme } from '../../../ui/theme.js'
 import { fallbackOf, isGenericFamily } from '../../../fonts/needs.js'
 import { quoteCss } from '../../shared/font-files.js'
-import { toKebab, UniqueNames } from '../../shared/names.js'
+import { toKebab, UniqueNames } from '../../../text/names.js'
 import { cssColor, cssShadow, decimal } from './values.js'
 
 type TokenType = ThemeToken['type']

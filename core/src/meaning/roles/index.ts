@@ -1,0 +1,53 @@
+import type { Ruling } from '../../design/role.js'
+import type { LayoutNode } from '../../layout/index.js'
+import { RolePage } from './page.js'
+import type { RoleReading } from './reading.js'
+import { readControls } from './recognise/controls.js'
+import { readHeadings } from './recognise/headings.js'
+import { readLabels } from './recognise/labels.js'
+import { readLandmarks } from './recognise/landmarks.js'
+import { readLinks } from './recognise/links.js'
+import { readLists } from './recognise/lists.js'
+import { readNavigation } from './recognise/navigation.js'
+import { readTables } from './recognise/tables.js'
+import { viewTree } from './view.js'
+
+export type { RoleReading } from './reading.js'
+
+export type RoleOptions = {
+  /** What a person has said, by the key of a layer. */
+  readonly rulings: Readonly<Record<string, Ruling>>
+  /** Key of the text that is the page's title. */
+  readonly title: string | undefined
+}
+
+/** The order matters: what is found first stays, and later recognisers look at what is known. */
+const readTree = (root: LayoutNode, { rulings, title }: RoleOptions): RolePage => {
+  const page = new RolePage(viewTree(root), rulings)
+  readTables(page)
+  readNavigation(page)
+  readControls(page)
+  readLabels(page)
+  readLinks(page)
+  readLists(page)
+  readHeadings(page, title)
+  readLandmarks(page)
+  return page
+}
+
+/**
+ * What each layer of a page is, by its key. Takes the page's trees from wide to narrow: what is on several of them
+ * is what it is on the widest.
+ */
+export const readRoles = (
+  trees: readonly LayoutNode[],
+  options: RoleOptions,
+): ReadonlyMap<string, RoleReading> => {
+  const roles = new Map<string, RoleReading>()
+  for (const tree of trees) {
+    for (const [key, reading] of readTree(tree, options).readings) {
+      if (!roles.has(key)) roles.set(key, reading)
+    }
+  }
+  return roles
+}

@@ -1,0 +1,75 @@
+import type { Ruling } from '../../design/role.js'
+import type { RoleReading } from './reading.js'
+import { walkViews, type View } from './view.js'
+
+type Found = Omit<RoleReading, 'layer' | 'isRuling'>
+
+/** One page while its roles are read: what was found so far, and how to add to it. */
+export class RolePage {
+  readonly readings = new Map<string, RoleReading>()
+
+  /** What a person has said comes first; nothing that is found later changes it. */
+  constructor(
+    readonly root: View,
+    rulings: Readonly<Record<string, Ruling>>,
+  ) {
+    walkViews(root, (view) => {
+      const ruling = rulings[view.key]
+      if (!ruling) return
+      const { role, level, input } = ruling
+      this.readings.set(view.key, {
+        layer: view.key,
+        role,
+        confidence: 1,
+        evidence: ['said by hand'],
+        isRuling: true,
+        ...(level ? { level: level as NonNullable<RoleReading['level']> } : {}),
+        ...(input ? { input } : {}),
+      })
+    })
+  }
+
+  /** Says what a view is, unless that is known: what was found first stays. */
+  set(view: View, found: Found): boolean {
+    if (this.readings.has(view.key)) return false
+    this.readings.set(view.key, { ...found, layer: view.key, isRuling: false })
+    return true
+  }
+
+  /** Adds to what is known of a view. */
+  amend(view: View, more: Partial<Found>): void {
+    const known = this.readings.get(view.key)
+    if (known) this.readings.set(view.key, { ...known, ...more })
+  }
+
+  roleOf(view: View): RoleReading['role'] | undefined {
+    return this.readings.get(view.key)?.role
+  }
+
+  /** Whether a view, or something it stands in, is one of these. */
+  isWithin(view: View, ...roles: readonly RoleReading['role'][]): boolean {
+    for (let at: View | undefined = view; at; at = at.parent) {
+      const role = this.roleOf(at)
+      if (role && roles.includes(role)) return true
+    }
+    return false
+  }
+}
+
+/** Sums up evidence for and against a role. */
+export class Case {
+  private sum = 0
+  readonly evidence: string[] = []
+
+  for(weight: number, why: string, isSo: boolean): this {
+    if (isSo) {
+      this.sum += weight
+      if (weight > 0) this.evidence.push(why)
+    }
+    return this
+  }
+
+  get confidence(): number {
+    return Math.round(Math.max(0, Math.min(0.98, this.sum)) * 100) / 100
+  }
+}

@@ -1,0 +1,30 @@
+import type { InputType, Role } from '../../design/role.js'
+
+/** What the program concludes a layer is. */
+export type RoleReading = {
+  /** Key of the layer; that of a container made up for others is its first layer's and `~`. */
+  readonly layer: string
+  readonly role: Role
+  /** From 0 to 1. */
+  readonly confidence: number
+  /** Why, in short sentences. */
+  readonly evidence: readonly string[]
+  /** A person has said so. */
+  readonly isRuling: boolean
+  /** Of a heading. */
+  readonly level?: 1 | 2 | 3 | 4 | 5 | 6
+  /** Of a text field. */
+  readonly input?: InputType
+  /** Of a control: key of the text that names it. */
+  readonly labelledBy?: string
+  /** Of a label: key of the control it names. */
+  readonly names?: string
+  /** Of a check box, radio button or switch. */
+  readonly isOn?: boolean
+  /** Of a list: its order matters. */
+  readonly isOrdered?: boolean
+  /** Of a table: how many columns it has. */
+  readonly columns?: number
+  /** Of a button: it sends its form. */
+  readonly submits?: boolean
+}

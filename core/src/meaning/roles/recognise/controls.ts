@@ -1,0 +1,234 @@
+import { resolveCorners } from '../../../design/geometry.js'
+import { Case, type RolePage } from '../page.js'
+import { contrastOf, surfaceOf } from '../paint.js'
+import { saidBy, siblingsOf, walkViews, type View } from '../view.js'
+import { isNamed } from '../words.js'
+
+/** Heights of controls, in px. */
+const LEAST_PX = 22
+const MOST_PX = 72
+const LEAST_FIELD_WIDTH = 60
+const TICK_PX = { least: 9, most: 28 }
+const BADGE_PX = 26
+const ICON_PX = 32
+/** A button says no more than this. */
+const LONGEST_LABEL = 32
+
+const isPainted = ({ node }: View): boolean =>
+  ('fills' in node.layer && node.layer.fills.length > 0) ||
+  ('strokes' in node.layer && node.layer.strokes.length > 0)
+
+const radiusOf = ({ node: { layer } }: View): number =>
+  layer.type === 'ellipse'
+    ? Infinity
+    : 'radius' in layer
+      ? Math.min(...Object.values(resolveCorners(layer.radius)))
+      : 0
+
+const isRound = (view: View): boolean => radiusOf(view) >= Math.min(view.width, view.height) / 2 - 1
+
+const isDrawn = (view: View): boolean =>
+  isPainted(view) &&
+  ['rectangle', 'frame', 'ellipse', 'group', 'path'].includes(view.node.layer.type)
+
+/** The nearest text that begins right of a small box, in its line. */
+const textBeside = (view: View): View | undefined => {
+  let scope: View | undefined = view.parent
+  for (let i = 0; scope && i < 2; i++, scope = scope.parent) {
+    const beside = scope.texts.filter(
+      (text) =>
+        text.x >= view.x + view.width - 1 &&
+        text.x - (view.x + view.width) <= 20 &&
+        text.y < view.y + view.height &&
+        text.y + text.height > view.y,
+    )
+    if (beside.length > 0) return beside.sort((a, b) => a.x - b.x)[0]
+  }
+  return undefined
+}
+
+/** Check boxes and radio buttons: small squares and circles with words beside them. */
+const readTick = (page: RolePage, view: View): boolean => {
+  const { width, height } = view
+  const isSmall =
+    Math.min(width, height) >= TICK_PX.least && Math.max(width, height) <= TICK_PX.most
+  if (!isSmall || Math.abs(width - height) > 2 || !isDrawn(view)) return false
+  if (view.texts.length > 0 || view.children.length > 2) return false
+  const label = textBeside(view)
+  const surface = surfaceOf(view)
+  const round = isRound(view)
+  const isMarked = view.marks.some((mark) => mark !== view)
+  const own = new Case()
+    .for(
+      0.45,
+      round ? 'a small circle with a line around it' : 'a small square with a line around it',
+      surface.isOutlined,
+    )
+    .for(0.35, 'words begin right beside it', label !== undefined)
+    .for(0.2, 'a sign stands in it', isMarked && !round)
+    .for(0.3, 'its name says so', isNamed(view.words, round ? 'radio' : 'check'))
+    .for(0.1, 'it has the size of one', width >= 12 && width <= 24)
+    .for(-0.5, '', !surface.isOutlined && !isMarked)
+  if (own.confidence < 0.6) return false
+  const isOn = isMarked || (surface.isStrong && !surface.isOutlined)
+  return page.set(view, {
+    role: round ? 'radio' : 'checkbox',
+    confidence: own.confidence,
+    evidence: own.evidence,
+    isOn,
+    ...(label ? { labelledBy: label.key } : {}),
+  })
+}
+
+/** A pill with a circle at one of its ends. */
+const readSwitch = (page: RolePage, view: View): boolean => {
+  const { width, height } = view
+  const isPill = height >= 12 && height <= 36 && width >= height * 1.4 && width <= height * 2.6
+  if (!isPill || !isDrawn(view) || !isRound(view) || view.texts.length > 0) return false
+  const [knob, ...others] = view.children
+  if (!knob || others.length > 0 || !isRound(knob) || Math.abs(knob.width - knob.height) > 2)
+    return false
+  if (knob.height < height * 0.5) return false
+  const isOn = knob.x + knob.width / 2 > view.x + width / 2
+  const label = textBeside(view)
+  const evidence = ['a pill with a circle at one end']
+  return page.set(view, {
+    role: 'switch',
+    confidence: 0.9,
+    evidence,
+    isOn,
+    ...(label ? { labelledBy: label.key } : {}),
+  })
+}
+
+/** Room at both sides of what is in a box, in px. */
+const roomAround = (view: View, inner: readonly View[]): { left: number; right: number } => ({
+  left: Math.min(...inner.map((one) => one.x)) - view.x,
+  right: view.x + view.width - Math.max(...inner.map((one) => one.x + textWidth(one))),
+})
+
+/** A text that fills its column says little about where its words end: they are as wide as they were drawn. */
+const textWidth = (view: View): number =>
+  view.node.layer.type === 'text' ? Math.min(view.width, view.node.layer.box.width) : view.width
+
+const isCentred = (view: View, inner: readonly View[]): boolean => {
+  const { left, right } = roomAround(view, inner)
+  const [only] = inner
+  if (only?.node.layer.type === 'text' && only.node.layer.align === 'centre') return true
+  return Math.abs(left - right) <= Math.max(3, view.width * 0.04)
+}
+
+const isSmallMark = (mark: View): boolean => Math.max(mark.width, mark.height) <= ICON_PX
+
+/** What a control may hold: a line of words and small signs. */
+const holdsLittle = (view: View): boolean =>
+  view.texts.length <= 1 && view.marks.every((mark) => mark === view || isSmallMark(mark))
+
+const touchesField = (page: RolePage, view: View): boolean =>
+  siblingsOf(view).some(
+    (other) =>
+      ['textbox', 'combobox'].includes(page.roleOf(other) ?? '') &&
+      Math.abs(other.height - view.height) <= 4 &&
+      Math.min(Math.abs(other.x - view.x - view.width), Math.abs(view.x - other.x - other.width)) <=
+        3,
+  )
+
+/** Text fields, text areas and selects: wide quiet boxes with a line around or below. */
+const readField = (page: RolePage, view: View): boolean => {
+  const { width, height } = view
+  if (height < LEAST_PX || height > 320 || width < LEAST_FIELD_WIDTH || !isDrawn(view)) return false
+  if (view.node.layer.type === 'path' || !holdsLittle(view) || view.children.length > 4)
+    return false
+  const isArea = height > MOST_PX
+  const surface = surfaceOf(view)
+  const [text] = view.texts
+  const marks = view.marks.filter((mark) => mark !== view)
+  const room = text && roomAround(view, [text])
+  const sign = marks.at(-1)
+  const isOpened =
+    sign !== undefined && marks.length === 1 && sign.x > view.x + width * 0.6 && sign.width <= 20
+  const startsLeft = room !== undefined && room.left <= Math.max(28, height * 0.6)
+  const endsEarly = room !== undefined && room.right >= Math.max(24, room.left * 1.6)
+  const isFull = room !== undefined && room.right >= room.left - 6 && room.left <= 20 && width >= 90
+  const isEmpty = view.texts.length === 0 && marks.length === 0
+  const named =
+    isNamed(view.words, 'field') || isNamed(view.words, 'select') || isNamed(view.words, 'area')
+  const isAtTop = text !== undefined && text.y - view.y <= 28
+  const own = new Case()
+    .for(0.4, 'a quiet box with a line around it', surface.isOutlined && !surface.isStrong)
+    .for(0.3, 'a line below it and nothing around', surface.isUnderlined && !surface.isStrong)
+    .for(0.15, 'a quiet box', surface.isFilled && !surface.isStrong && !surface.isOutlined)
+    .for(
+      0.25,
+      'its words begin at the start and leave room',
+      startsLeft && endsEarly && (!isArea || isAtTop),
+    )
+    .for(0.1, 'its words begin at the start', startsLeft && !endsEarly && isFull)
+    .for(0.15, 'its words are pale, as a hint is', text !== undefined && contrastOf(text) < 6)
+    .for(0.2, 'it is empty', isEmpty && (!isArea || height <= 240))
+    .for(0.15, 'it is much wider than high', width >= height * 3)
+    .for(0.35, 'its name says so', named)
+    .for(0.25, 'a sign at its end opens it', isOpened && startsLeft)
+    .for(-0.5, '', surface.isStrong)
+    .for(-0.3, '', isNamed(view.words, 'button'))
+    .for(-0.35, '', !isEmpty && !startsLeft)
+    .for(-0.35, '', text !== undefined && isCentred(view, view.texts) && !isFull)
+    .for(-0.3, '', isArea && !isEmpty && !isAtTop)
+    .for(-0.25, '', isArea && !named && !isEmpty)
+    .for(-0.2, '', isArea && width < height)
+  if (own.confidence < 0.6) return false
+  const isSelect = (isOpened && !isArea) || isNamed(view.words, 'select')
+  const role = isSelect ? 'combobox' : isArea ? 'textarea' : 'textbox'
+  return page.set(view, { role, confidence: own.confidence, evidence: own.evidence })
+}
+
+/** Buttons: boxes that stand out, or that are named so, with a short word or a sign in the middle. */
+const readButton = (page: RolePage, view: View): boolean => {
+  const { width, height } = view
+  if (height < 18 || height > MOST_PX + 8 || !isDrawn(view) || !holdsLittle(view)) return false
+  if (view.node.layer.type === 'path' && view.children.length === 0) return false
+  const surface = surfaceOf(view)
+  const said = saidBy(view)
+  const inner = [...view.texts, ...view.marks.filter((mark) => mark !== view)]
+  if (inner.length === 0) return false
+  const hasWords = /\p{L}/u.test(said)
+  const isSquare = Math.abs(width - height) <= 6
+  const [text] = view.texts
+  const size = text?.node.layer.type === 'text' ? text.node.layer.style.size : 16
+  const isBadge = height <= BADGE_PX && size <= 13
+  const own = new Case()
+    .for(0.4, 'it stands out from what is behind it', surface.isStrong)
+    .for(0.3, 'it has a line around it', surface.isOutlined && !surface.isStrong)
+    .for(0.3, 'its content stands in the middle', isCentred(view, inner))
+    .for(0.15, 'it says a few words', hasWords && said.length <= LONGEST_LABEL)
+    .for(0.15, 'it is a square with a sign', !hasWords && isSquare && view.marks.length > 0)
+    .for(0.35, 'its name says so', isNamed(view.words, 'button'))
+    .for(0.2, 'the design says where it leads', view.node.layer.link !== undefined)
+    .for(-0.45, '', isBadge && !isNamed(view.words, 'button'))
+    .for(-0.3, '', isNamed(view.words, 'badge'))
+    .for(-0.3, '', said.length > LONGEST_LABEL)
+    .for(-0.4, '', !hasWords && said.length > 0)
+    .for(-0.4, '', touchesField(page, view) && (!surface.isStrong || !hasWords))
+    .for(-0.5, '', width > page.root.width * 0.6)
+    .for(-0.2, '', height < 24 && !isNamed(view.words, 'button'))
+  if (own.confidence < 0.65) return false
+  return page.set(view, { role: 'button', confidence: own.confidence, evidence: own.evidence })
+}
+
+/** All controls of a page. What stands in a control is part of it. */
+export const readControls = (page: RolePage): void => {
+  const fields: View[] = []
+  walkViews(page.root, (view) => {
+    if (view === page.root) return true
+    const role = page.roleOf(view)
+    if (role === 'table') return true
+    const isControl = readTick(page, view) || readSwitch(page, view) || readField(page, view)
+    if (isControl) fields.push(view)
+    return !isControl
+  })
+  const inside = new Set(fields)
+  walkViews(page.root, (view) => {
+    if (inside.has(view)) return false
+    return view === page.root || !readButton(page, view)
+  })
+}

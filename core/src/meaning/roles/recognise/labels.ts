@@ -1,0 +1,65 @@
+import type { RolePage } from '../page.js'
+import { saidBy, walkViews, type View } from '../view.js'
+import { inputTypeOf } from '../words.js'
+
+const ABOVE_PX = 32
+const BESIDE_PX = 240
+
+const isFree = (page: RolePage, text: View): boolean => page.roleOf(text) === undefined
+
+/** How far a text stands from a field it may name, in px: above it, or before it in its line. */
+const distanceTo = (text: View, field: View): number | undefined => {
+  const above = field.y - (text.y + text.height)
+  const begins = Math.abs(text.x - field.x) <= 18
+  if (begins && above > -6 && above <= ABOVE_PX) return Math.max(0, above)
+  const before = field.x - (text.x + text.width)
+  const isInLine = text.y < field.y + field.height && text.y + text.height > field.y
+  if (isInLine && before > 0 && before <= BESIDE_PX) return 40 + before
+  return undefined
+}
+
+const findLabel = (page: RolePage, field: View): View | undefined => {
+  let scope: View | undefined = field.parent
+  for (let i = 0; scope && i < 4; i++, scope = scope.parent) {
+    const near = scope.texts
+      .filter((text) => isFree(page, text) && !isInside(text, field))
+      .map((text) => ({ text, distance: distanceTo(text, field) }))
+      .filter((one): one is { text: View; distance: number } => one.distance !== undefined)
+      .sort((a, b) => a.distance - b.distance)
+    if (near[0]) return near[0].text
+  }
+  return undefined
+}
+
+const isInside = (text: View, box: View): boolean => box.texts.includes(text)
+
+/** The words that name each control, and what a text field takes. */
+export const readLabels = (page: RolePage): void => {
+  const controls: View[] = []
+  walkViews(page.root, (view) => {
+    const role = page.roleOf(view)
+    if (role && ['textbox', 'textarea', 'combobox', 'checkbox', 'radio', 'switch'].includes(role)) {
+      controls.push(view)
+      return false
+    }
+    return true
+  })
+  for (const control of controls) {
+    const reading = page.readings.get(control.key)!
+    const known = page.root.texts.find((text) => text.key === reading.labelledBy)
+    const label = known ?? findLabel(page, control)
+    const shown = saidBy(control)
+    const role = reading.role
+    if (role === 'textbox' && !reading.input) {
+      page.amend(control, { input: inputTypeOf(label ? saidBy(label) : '', shown) })
+    }
+    if (!label) continue
+    const named = page.set(label, {
+      role: 'label',
+      confidence: reading.confidence,
+      evidence: ['it stands beside a control'],
+      names: control.key,
+    })
+    if (named) page.amend(control, { labelledBy: label.key })
+  }
+}

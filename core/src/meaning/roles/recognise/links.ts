@@ -1,0 +1,59 @@
+import type { RolePage } from '../page.js'
+import { inkOf } from '../paint.js'
+import { saidBy, walkViews, type View } from '../view.js'
+
+/** A link; that a box around the words is the link makes it larger to press. */
+export const setLink = (page: RolePage, view: View, confidence: number, why: string): void => {
+  page.set(view, { role: 'link', confidence, evidence: [why] })
+}
+
+const LONGEST_LINK = 48
+
+/** The colour most words are set in, and how large they are. */
+export const bodyOf = (page: RolePage): { readonly color: string; readonly size: number } => {
+  const colors = new Map<string, number>()
+  const sizes = new Map<number, number>()
+  for (const text of page.root.texts) {
+    const { layer } = text.node
+    if (layer.type !== 'text') continue
+    const length = saidBy(text).length
+    const { color } = inkOf(text)
+    colors.set(color, (colors.get(color) ?? 0) + length)
+    sizes.set(layer.style.size, (sizes.get(layer.style.size) ?? 0) + length)
+  }
+  const most = <T>(counts: ReadonlyMap<T, number>): T | undefined =>
+    [...counts].sort((a, b) => b[1] - a[1])[0]?.[0]
+  return { color: most(colors) ?? '#000000', size: most(sizes) ?? 16 }
+}
+
+/** Links that the design states, and short words that are underlined or set in a colour of their own. */
+export const readLinks = (page: RolePage): void => {
+  const body = bodyOf(page)
+  walkViews(page.root, (view) => {
+    const { layer } = view.node
+    if (layer.link) setLink(page, view, 0.98, 'the design says where it leads')
+    const role = page.roleOf(view)
+    if (role === 'link' || role === 'button') return false
+    if (layer.type !== 'text' || role !== undefined) return true
+    if (page.isWithin(view, 'textbox', 'textarea', 'combobox', 'label', 'columnheader'))
+      return false
+    const said = saidBy(view)
+    const isShort = said.length <= LONGEST_LINK && (layer.lines?.length ?? 1) === 1
+    const isBody = layer.style.size <= body.size * 1.15
+    if (!isShort || !isBody || !/\p{L}{2}/u.test(said)) return true
+    const { color, isColored } = inkOf(view)
+    const isUnderlined = layer.style.decoration === 'underline'
+    if (isUnderlined) setLink(page, view, 0.9, 'it is underlined')
+    else if (isColored && color !== body.color && view.parent && !isPill(view.parent)) {
+      setLink(page, view, 0.7, 'it is set in a colour that the text around it has not')
+    }
+    return true
+  })
+}
+
+/** A small coloured box around a word: a tag or badge, which leads nowhere. */
+const isPill = (box: View): boolean =>
+  box.texts.length === 1 &&
+  box.height <= 30 &&
+  'fills' in box.node.layer &&
+  box.node.layer.fills.length > 0

@@ -1,0 +1,96 @@
+import { findNavigation } from '../../../responsive/navigation.js'
+import type { RolePage } from '../page.js'
+import { saidBy, walkViews, type View } from '../view.js'
+import { isNamed } from '../words.js'
+import { setLink } from './links.js'
+
+const SEPARATOR = /^[/›»>·|→⟩]$/u
+const LEAST_LINKS = 3
+/** A column of links at the side of a page is no wider, in px. */
+const SIDE_PX = 320
+const LABEL_PX = 40
+
+/** One short line of words, with a sign at most. */
+export const isLabel = (view: View): boolean => {
+  const [text, ...others] = view.texts
+  if (!text || others.length > 0 || view.height > LABEL_PX + 24) return false
+  const { layer } = text.node
+  const said = saidBy(view)
+  return (
+    layer.type === 'text' &&
+    layer.style.size <= 20 &&
+    (layer.lines?.length ?? 1) === 1 &&
+    text.height <= LABEL_PX &&
+    said.length <= 32 &&
+    /[\p{L}\p{N}]/u.test(said)
+  )
+}
+
+const setItems = (page: RolePage, list: View, items: readonly View[], why: string): void => {
+  for (const item of items) {
+    if (page.roleOf(item) === undefined) setLink(page, item, 0.9, why)
+  }
+  page.set(list, { role: 'navigation', confidence: 0.88, evidence: [why] })
+}
+
+/** Home / Admin / Dashboard: the way to this page. */
+const readBreadcrumb = (page: RolePage, view: View): boolean => {
+  if (view.node.arrangement.kind !== 'row') return false
+  const signs = view.children.filter((child) => SEPARATOR.test(saidBy(child)))
+  if (signs.length === 0) return false
+  const last = view.children.indexOf(signs.at(-1)!)
+  const items = view.children
+    .slice(0, last + 2)
+    .filter((child) => !signs.includes(child) && isLabel(child))
+  const isWay = items.length === signs.length + 1
+  if (!isWay && !isNamed(view.words, 'breadcrumb')) return false
+  for (const item of items.slice(0, -1)) {
+    setLink(page, item, 0.9, 'it is part of the way to this page')
+  }
+  return page.set(view, {
+    role: 'navigation',
+    confidence: 0.9,
+    evidence: ['short words stand in a row with signs between them'],
+    isOrdered: true,
+  })
+}
+
+const readHead = (page: RolePage, view: View): void => {
+  const found = findNavigation(view.node, view.y, view.width / page.root.width)
+  if (!found) return
+  const flow = view.children.filter((child) => child.node.placement.kind !== 'overlay')
+  const run = flow.slice(found.from, found.to)
+  const why = 'it is one of a run of short words in the head of the page'
+  const [only] = run
+  if (run.length === 1 && only && only.children.length > 1) setItems(page, only, only.children, why)
+  else if (run.length === flow.length) setItems(page, view, run, why)
+  else for (const item of run) setLink(page, item, 0.85, why)
+}
+
+const isAtSide = (page: RolePage, view: View): boolean =>
+  view.width <= Math.min(SIDE_PX, page.root.width * 0.3) &&
+  (view.x <= page.root.width * 0.06 || view.x + view.width >= page.root.width * 0.94)
+
+/** A column of short words at the side of a wide page. */
+const readSide = (page: RolePage, view: View): void => {
+  if (view.node.arrangement.kind !== 'column' || !isAtSide(page, view)) return
+  if (page.root.width < 700 || view.y > 400) return
+  const labels = view.children.filter(isLabel)
+  if (labels.length < LEAST_LINKS + 1 || labels.length < view.children.length * 0.7) return
+  const isTitle = (label: View): boolean => /^[^\p{Ll}]+$/u.test(saidBy(label))
+  const links = labels.some((label) => !isTitle(label))
+    ? labels.filter((label) => !isTitle(label))
+    : labels
+  setItems(page, view, links, 'it is one of a column of short words at the side of the page')
+}
+
+/** Navigation: in the head, at the side, and the way to this page. */
+export const readNavigation = (page: RolePage): void => {
+  walkViews(page.root, (view) => {
+    if (page.isWithin(view, 'navigation', 'table')) return false
+    if (readBreadcrumb(page, view)) return false
+    readHead(page, view)
+    readSide(page, view)
+    return true
+  })
+}

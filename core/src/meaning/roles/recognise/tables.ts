@@ -1,0 +1,64 @@
+import { findTableRows, isTableGrid } from '../../../responsive/tables.js'
+import { flowChildren } from '../../../responsive/solver.js'
+import type { RolePage } from '../page.js'
+import { walkViews, type View } from '../view.js'
+
+const weightOf = (view: View): string => {
+  const [text] = view.texts
+  if (text?.node.layer.type !== 'text') return ''
+  const { size, weight, color } = text.node.layer.style
+  return `${size} ${weight} ${color}`
+}
+
+/** The first row names the columns when it is set in another type than the rows below it. */
+const isHead = (first: readonly View[], second: readonly View[]): boolean =>
+  first.length > 0 &&
+  first.every((cell) => cell.texts.length <= 1) &&
+  first.some((cell, i) => {
+    const other = second[i]
+    return other !== undefined && cell.texts.length > 0 && weightOf(cell) !== weightOf(other)
+  })
+
+const inFlow = (view: View): View[] => {
+  const flow = new Set(flowChildren(view.node))
+  return view.children.filter((child) => flow.has(child.node))
+}
+
+const EVIDENCE = 'words stand in columns, row under row'
+
+const setRow = (page: RolePage, cells: readonly View[], isFirst: boolean): void => {
+  const role = isFirst ? 'columnheader' : 'cell'
+  for (const cell of cells) page.set(cell, { role, confidence: 0.9, evidence: [EVIDENCE] })
+}
+
+/** Tables: all cells in one grid, or rows whose cells begin where those of other rows do. */
+export const readTables = (page: RolePage): void => {
+  walkViews(page.root, (view) => {
+    if (isTableGrid(view.node) && view.node.arrangement.kind === 'grid') {
+      const { columns } = view.node.arrangement
+      const cells = inFlow(view)
+      if (cells.length % columns !== 0 || cells.length !== view.children.length) return true
+      if (!page.set(view, { role: 'table', confidence: 0.9, evidence: [EVIDENCE], columns })) {
+        return true
+      }
+      const head = isHead(cells.slice(0, columns), cells.slice(columns, 2 * columns))
+      cells.forEach((cell, i) => setRow(page, [cell], head && i < columns))
+      return true
+    }
+    const rows = findTableRows(view.node)
+    const all = inFlow(view)
+    if (!rows || rows.to - rows.from < all.length || all.length !== view.children.length)
+      return true
+    const lines = all.filter((row) => row.children.length > 0)
+    const columns = Math.max(...lines.map((row) => row.children.length))
+    if (!page.set(view, { role: 'table', confidence: 0.9, evidence: [EVIDENCE], columns })) {
+      return true
+    }
+    const head = isHead(inFlow(lines[0]!), inFlow(lines[1]!))
+    lines.forEach((row, i) => {
+      page.set(row, { role: 'row', confidence: 0.9, evidence: [EVIDENCE] })
+      setRow(page, inFlow(row), head && i === 0)
+    })
+    return true
+  })
+}

@@ -1,0 +1,78 @@
+import type { LayoutNode } from '../../layout/index.js'
+import { textOf } from '../../text/wrap.js'
+
+/** A node with its place on the page and what is in it, in px. */
+export type View = {
+  readonly node: LayoutNode
+  readonly key: string
+  readonly parent: View | undefined
+  readonly children: readonly View[]
+  readonly x: number
+  readonly y: number
+  readonly width: number
+  readonly height: number
+  /** Words of the name a person gave it; texts and containers that were made up have none. */
+  readonly words: ReadonlySet<string>
+  /** The texts in it, in order. */
+  readonly texts: readonly View[]
+  /** Drawings and pictures in it, in order. */
+  readonly marks: readonly View[]
+}
+
+const wordsOf = ({ layer }: LayoutNode): Set<string> => {
+  if (layer.type === 'text' || layer.key.endsWith('~')) return new Set()
+  const spaced = layer.name.replace(/(\p{Ll})(\p{Lu})/gu, '$1 $2')
+  return new Set(
+    spaced
+      .toLowerCase()
+      .split(/[^\p{L}]+/u)
+      .filter(Boolean),
+  )
+}
+
+/** Drawings: what has no text in it and nothing to arrange. */
+const isMark = ({ layer, children, isGraphic }: LayoutNode): boolean =>
+  layer.type !== 'text' &&
+  children.length === 0 &&
+  (isGraphic || !['rectangle', 'frame', 'group'].includes(layer.type))
+
+/** The views of a tree, each with its place on the page. */
+export const viewTree = (root: LayoutNode): View => {
+  const visit = (node: LayoutNode, parent: View | undefined, x: number, y: number): View => {
+    const children: View[] = []
+    const texts: View[] = []
+    const marks: View[] = []
+    const { width, height } = node.box
+    const words = wordsOf(node)
+    const key = node.layer.key
+    const view: View = { node, key, parent, children, x, y, width, height, words, texts, marks }
+    if (node.layer.type === 'text') texts.push(view)
+    else if (isMark(node)) marks.push(view)
+    for (const child of node.children) {
+      const inner = visit(child, view, x + child.box.x, y + child.box.y)
+      children.push(inner)
+      texts.push(...inner.texts)
+      marks.push(...inner.marks)
+    }
+    return view
+  }
+  return visit(root, undefined, 0, 0)
+}
+
+/** Visits a view and everything in it, parents first; `visit` says whether to go on inside. */
+export const walkViews = (view: View, visit: (view: View) => boolean | void): void => {
+  if (visit(view) === false) return
+  for (const child of view.children) walkViews(child, visit)
+}
+
+/** The words a view shows. */
+export const saidBy = (view: View): string =>
+  view.texts
+    .map(({ node: { layer } }) => (layer.type === 'text' ? textOf(layer) : ''))
+    .join(' ')
+    .replace(/\s+/g, ' ')
+    .trim()
+
+/** What stands beside a view in its parent, itself not counted. */
+export const siblingsOf = (view: View): readonly View[] =>
+  view.parent?.children.filter((other) => other !== view) ?? []

@@ -1,0 +1,138 @@
+import { resolveSides, type Box } from '../../design/geometry.js'
+import type { TextLayer } from '../../design/layer.js'
+import { walkNodes, type LayoutNode } from '../../layout/index.js'
+import type { RoleReading } from '../../meaning/roles/index.js'
+import { textOf } from '../../text/wrap.js'
+import type { UiControl, UiControlKind, UiNode, UiStyle } from '../nodes.js'
+import type { BuildContext, Surroundings } from './context.js'
+import { buildStyle } from './style.js'
+import { wrapNode } from './wrap.js'
+
+type BuildChild = (context: BuildContext, node: LayoutNode, around: Surroundings) => UiNode
+type Inside = { readonly node: LayoutNode; readonly box: Box }
+
+const KINDS: Partial<Record<RoleReading['role'], UiControlKind>> = {
+  textbox: 'text',
+  textarea: 'textarea',
+  combobox: 'select',
+  checkbox: 'checkbox',
+  radio: 'radio',
+  switch: 'switch',
+}
+
+export const isControl = (reading: RoleReading | undefined): reading is RoleReading =>
+  reading !== undefined && KINDS[reading.role] !== undefined
+
+/** The texts and signs in a control, with their boxes from its corner, in px. */
+const leavesOf = (control: LayoutNode): { texts: Inside[]; signs: Inside[] } => {
+  const texts: Inside[] = []
+  const signs: Inside[] = []
+  const at = new Map<LayoutNode, { x: number; y: number }>([[control, { x: 0, y: 0 }]])
+  walkNodes(control, (node, parent) => {
+    if (node === control) return
+    const from = at.get(parent!)!
+    const box = { ...node.box, x: from.x + node.box.x, y: from.y + node.box.y }
+    at.set(node, box)
+    if (node.layer.type === 'text') texts.push({ node, box })
+    else if (node.children.length === 0) signs.push({ node, box })
+  })
+  return { texts, signs }
+}
+
+/** A sign lies over the control, at the side it is nearer to; a click on it reaches the control. */
+const placeSign = (sign: UiNode, box: Box, control: Box): UiNode => {
+  const right = control.width - box.x - box.width
+  const down = (control.height - box.height) / 2
+  const style: UiStyle = {
+    ...sign.style,
+    width: { sizing: 'fixed', px: box.width },
+    height: { sizing: 'fixed', px: box.height },
+    place: {
+      kind: 'absolute',
+      x:
+        right < box.x
+          ? { edge: 'end', px: right, hold: 'start' }
+          : { edge: 'start', px: box.x, hold: 'start' },
+      y:
+        Math.abs(box.y - down) <= 2
+          ? { edge: 'centre', px: 0, hold: 'start' }
+          : { edge: 'start', px: box.y, hold: 'start' },
+      isUnder: false,
+    },
+  }
+  return { ...sign, style, isInert: true }
+}
+
+/** Words this pale are a hint; darker ones are what the field has to begin with. */
+const isHint = (reading: RoleReading): boolean =>
+  reading.evidence.some((why) => why.includes('pale'))
+
+const TICKS: ReadonlySet<UiControlKind> = new Set(['checkbox', 'radio', 'switch'])
+
+/** A control of a form, as the platform's own element in the look that was drawn. */
+export const buildControl = (
+  context: BuildContext,
+  node: LayoutNode,
+  around: Surroundings,
+  reading: RoleReading,
+  buildChild: BuildChild,
+): UiNode => {
+  const { layer } = node
+  const kind = reading.input ?? KINDS[reading.role]!
+  const { texts, signs } = leavesOf(node)
+  const isTick = TICKS.has(kind)
+  const own = buildStyle(context, node, around)
+  const width = own.width.sizing === 'fit' ? { ...own.width, sizing: 'fixed' as const } : own.width
+  const height =
+    own.height.sizing === 'fit' ? { ...own.height, sizing: 'fixed' as const } : own.height
+  const style: UiStyle = {
+    ...own,
+    width,
+    height,
+    arrange: { kind: 'none' },
+    ...(isTick || own.fitsParent ? {} : { fitsParent: true }),
+  }
+  const [text] = texts
+  const said = texts
+    .map((one) => textOf(one.node.layer as TextLayer))
+    .join(' ')
+    .trim()
+  const textLayer = text?.node.layer as TextLayer | undefined
+  const border = resolveSides(style.border?.kind === 'border' ? style.border.widths : 0)
+  const left = text ? text.box.x : 12
+  const after = signs.filter((sign) => sign.box.x > node.box.width / 2).map((sign) => sign.box.x)
+  const right = after.length > 0 ? node.box.width - Math.min(...after) + 8 : Math.min(left, 16)
+  const top = kind === 'textarea' ? (text?.box.y ?? 8) : 0
+  const hint = isHint(reading) || kind === 'password' || kind === 'email'
+  const control: UiControl = {
+    type: 'control',
+    layer: layer.key,
+    name: layer.name,
+    control: kind,
+    id: context.controlId(layer.key),
+    ...(reading.labelledBy === undefined ? { label: said || layer.name || 'Field' } : {}),
+    ...(said && !isTick
+      ? hint && kind !== 'select'
+        ? { hint: said, ...(textLayer ? { hintColor: textLayer.style.color } : {}) }
+        : { value: said }
+      : {}),
+    ...(reading.isOn ? { isOn: true } : {}),
+    ...(textLayer ? { textStyle: textLayer.style } : {}),
+    padding: isTick
+      ? resolveSides(0)
+      : {
+          top: Math.max(0, top - border.top),
+          right: Math.max(0, right - border.right),
+          bottom: Math.max(0, top - border.bottom),
+          left: Math.max(0, left - border.left),
+        },
+    style,
+  }
+  if (signs.length === 0 || isTick) return control
+  const inside: Surroundings = { parent: node, border: undefined, isInLink: true }
+  const drawn = signs.map(({ node: sign, box }) =>
+    placeSign(buildChild(context, sign, inside), box, node.box),
+  )
+  const wrapped = wrapNode(control, {})
+  return { ...wrapped, children: [...wrapped.children, ...drawn] }
+}
