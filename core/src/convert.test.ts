@@ -59,6 +59,8 @@ describe.each(['tidewrack.json', 'night-ferry-kiosk.svg'])('%s', (name) => {
       .map(({ path }) => files.find((f) => f.path === path)!)
       .map((f) => (f.content.kind === 'text' ? f.content.text : ''))
       .join('')
+      // What a field shows stands in its attributes.
+      .replace(/<[^>]*? (?:placeholder|value)="([^"]*)"[^>]*>/g, '$1')
       .replace(/<[^>]*>/g, '')
       .replace(/&amp;/g, '&')
       .replace(/\s+/g, '')

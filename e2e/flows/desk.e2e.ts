@@ -34,7 +34,7 @@ test('one selection runs through outline, design, result and code', async ({ pag
     await page.keyboard.press('Home')
     await page.keyboard.press('ArrowDown')
     await expect(page.getByRole('row', { selected: true })).toHaveText(/Today header/)
-    await expect(thread.first()).toContainText('<div')
+    await expect(thread.first()).toContainText('<header')
   })
   await test.step('from the code', async () => {
     await desk.row('Today header').click()

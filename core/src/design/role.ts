@@ -22,6 +22,7 @@ export const roleSchema = z.enum([
   'list',
   'listitem',
   'table',
+  'rowgroup',
   'row',
   'columnheader',
   'cell',

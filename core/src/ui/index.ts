@@ -16,6 +16,7 @@ import { Account } from './account.js'
 import { AssetCollector } from './asset-collector.js'
 import { buildNode, OUTSIDE, type BuildContext } from './build/index.js'
 import { joinSteps } from './join-steps.js'
+import { placeMain } from './landmarks.js'
 import type { UiAsset, UiNode, UiPage } from './nodes.js'
 import { toKebab, UniqueNames } from '../text/names.js'
 import { buildTheme, type UiTheme } from './theme.js'
@@ -83,15 +84,15 @@ const nameOfControl = (root: Layer, label: string | undefined): string => {
   return name.slice(0, 40)
 }
 
-/** The outermost node is the page's main part; a screen with auto layout takes the room the window has. */
+/** A screen with auto layout takes the room the window has. */
 const finishRoot = (node: UiNode, isScreen: boolean): UiNode => {
   if (node.type !== 'box') return node
   const { style } = node
   const flows = style.arrange.kind !== 'free' && style.arrange.kind !== 'none'
-  if (!isScreen || !flows) return { ...node, role: 'main' }
+  if (!isScreen || !flows) return node
   const width = { ...style.width, sizing: 'stretch' as const }
   const height = { ...style.height, sizing: 'stretch' as const }
-  return { ...node, role: 'main', style: { ...style, width, height } }
+  return { ...node, style: { ...style, width, height } }
 }
 
 /**
@@ -133,12 +134,21 @@ export const buildUi = (
       [...screen.steps].reverse().map((step) => step.root),
       { rulings: design.roles ?? {}, title: findTitle(root) },
     )
+    const describing = new Map(
+      [...roles.values()].flatMap(({ layer, describedBy }) =>
+        describedBy === undefined ? [] : [[describedBy, layer] as const],
+      ),
+    )
+    const described = new Set(describing.keys())
     const ids = new UniqueNames('-')
     const controls = new Map<string, string>()
     const controlId = (key: string): string => {
       const known = controls.get(key)
       if (known !== undefined) return known
-      const id = ids.take(toKebab(nameOfControl(root, roles.get(key)?.labelledBy), 'field'))
+      const label = roles.get(key)?.labelledBy
+      const about = described.has(key) && describing.get(key)
+      const name = about ? `${controlId(about)}-help` : nameOfControl(root, label)
+      const id = ids.take(toKebab(name, 'field'))
       controls.set(key, id)
       return id
     }
@@ -150,13 +160,14 @@ export const buildUi = (
       roles,
       pageNamed: (words) => pageNames.get(words.trim().toLowerCase()),
       controlId,
+      described,
       built: new Map(),
       menuId,
     }
     const joined = joinSteps(
       screen.steps.map(({ fromPx, root: step }) => ({
         fromPx,
-        root: finishRoot(buildNode(context, step, OUTSIDE), isScreen),
+        root: placeMain(finishRoot(buildNode(context, step, OUTSIDE), isScreen)),
       })),
     )
     return {

@@ -44,6 +44,8 @@ export type UiArrangement =
   | AutoLayout
   /** Children are placed by coordinates. */
   | { readonly kind: 'free' }
+  /** It takes no part in the layout: its children stand as if it were not there. */
+  | { readonly kind: 'contents' }
   /** There are no children to arrange. */
   | { readonly kind: 'none' }
 
@@ -132,7 +134,7 @@ type UiCommon = {
   /** From narrow to wide; absent: the same at every width. */
   readonly steps?: readonly UiStep[]
   /** What it is in what holds it: an item of a list, a cell of a table. */
-  readonly item?: 'listitem' | 'row' | 'cell' | 'columnheader'
+  readonly item?: 'listitem' | 'rowgroup' | 'row' | 'cell' | 'columnheader'
   /** Of a tree at one step: a place among its siblings that a person has said. */
   readonly order?: number
   /** It is only to be seen: a click on it reaches what lies under it. */
@@ -179,6 +181,8 @@ export type UiText = UiCommon & {
   readonly level?: 1 | 2 | 3 | 4 | 5 | 6
   readonly link?: UiLink
   readonly isButton?: boolean
+  /** Where something refers to it. */
+  readonly id?: string
   /** It names the control with this id. */
   readonly labelFor?: string
   readonly textStyle: TextStyle
@@ -204,6 +208,9 @@ export type UiControl = UiCommon & {
   readonly id: string
   /** Accessible name, where no label gives one. */
   readonly label?: string
+  /** Id of the text that says more about it. */
+  readonly describedBy?: string
+  readonly isInvalid?: boolean
   /** Words that are shown while it is empty. */
   readonly hint?: string
   /** What it has to begin with; of a select what is chosen. */
@@ -214,6 +221,8 @@ export type UiControl = UiCommon & {
   readonly textStyle?: TextStyle
   /** The colour of the hint. */
   readonly hintColor?: string
+  /** Field path of the text in it → token name. */
+  readonly textTokens: Readonly<Record<string, string>>
   /** From its edges to its words, in px. */
   readonly padding: Sides
 }

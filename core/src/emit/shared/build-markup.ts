@@ -43,6 +43,7 @@ const ITEMS: Readonly<
   >
 > = {
   listitem: { tag: 'li', attributes: [] },
+  rowgroup: { tag: 'tbody', attributes: [] },
   row: { tag: 'tr', attributes: [] },
   cell: { tag: 'td', attributes: [] },
   columnheader: { tag: 'th', attributes: [text('scope', 'col')] },
@@ -91,6 +92,7 @@ const buildText = (node: UiText, options: MarkupOptions): MarkupElement => {
             : 'p'
           : 'label')
   const own = [
+    ...(node.id === undefined ? [] : [text('id', node.id)]),
     ...(item?.attributes ?? []),
     ...(tag === 'button' ? [text('type', 'button')] : []),
     ...(tag === 'label' ? [text(options.dialect.labelFor, node.labelFor!)] : []),
@@ -175,11 +177,13 @@ const TYPES: Partial<Record<UiControl['control'], string>> = { switch: 'checkbox
 
 const buildControl = (node: UiControl, options: MarkupOptions): MarkupElement => {
   const { dialect, styling } = options
-  const { control, id, label, hint, value, isOn, group } = node
+  const { control, id, label, hint, value, isOn, group, describedBy, isInvalid } = node
   const common = [
     text('id', id),
     text('name', group ?? id),
     ...(label === undefined ? [] : [text('aria-label', label)]),
+    ...(describedBy === undefined ? [] : [text('aria-describedby', describedBy)]),
+    ...(isInvalid ? [text('aria-invalid', 'true')] : []),
   ]
   const look = [...classAttribute(options, styling.node(node)), ...mark(options, node.layer)]
   const element = (
@@ -246,6 +250,9 @@ const plain = (
   children,
 })
 
+const holdsRows = (node: UiBox): boolean =>
+  node.item === 'rowgroup' ? node.columns !== undefined : node.role === 'table'
+
 /** Rows around the cells of a grid, and a body around rows: they take no part in the layout. */
 const buildRows = (
   node: UiBox,
@@ -254,12 +261,16 @@ const buildRows = (
 ): MarkupNode[] => {
   const flat = (): Attribute[] => classAttribute(options, options.styling.flat())
   const { columns } = node
-  if (columns === undefined) return [plain('tbody', cells, flat())]
+  if (columns === undefined) {
+    const body = node.children.findIndex((child) => child.item === 'rowgroup')
+    if (body < 0) return [plain('tbody', cells, flat())]
+    return [plain('thead', cells.slice(0, body), flat()), ...cells.slice(body)]
+  }
   const rows: MarkupElement[] = []
   for (let i = 0; i < cells.length; i += columns) {
     rows.push(plain('tr', cells.slice(i, i + columns), flat()))
   }
-  return [plain('tbody', rows, flat())]
+  return node.item === 'rowgroup' ? rows : [plain('tbody', rows, flat())]
 }
 
 const buildBox = (node: UiBox, options: MarkupOptions): MarkupElement => {
@@ -285,7 +296,7 @@ const buildBox = (node: UiBox, options: MarkupOptions): MarkupElement => {
       ...classAttribute(options, options.styling.node(node)),
       ...mark(options, node.layer),
     ],
-    children: node.role === 'table' ? buildRows(node, children, options) : children,
+    children: holdsRows(node) ? buildRows(node, children, options) : children,
   }
 }
 

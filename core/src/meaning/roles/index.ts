@@ -5,8 +5,8 @@ import type { RoleReading } from './reading.js'
 import { readControls } from './recognise/controls.js'
 import { readHeadings } from './recognise/headings.js'
 import { readLabels } from './recognise/labels.js'
-import { readLandmarks } from './recognise/landmarks.js'
-import { readLinks } from './recognise/links.js'
+import { readBands, readForms } from './recognise/landmarks.js'
+import { readLinks, readSigns } from './recognise/links.js'
 import { readLists } from './recognise/lists.js'
 import { readNavigation } from './recognise/navigation.js'
 import { readTables } from './recognise/tables.js'
@@ -26,12 +26,14 @@ const readTree = (root: LayoutNode, { rulings, title }: RoleOptions): RolePage =
   const page = new RolePage(viewTree(root), rulings)
   readTables(page)
   readNavigation(page)
+  readSigns(page)
   readControls(page)
   readLabels(page)
   readLinks(page)
   readLists(page)
+  readBands(page)
   readHeadings(page, title)
-  readLandmarks(page)
+  readForms(page)
   return page
 }
 

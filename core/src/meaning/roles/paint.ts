@@ -42,6 +42,8 @@ export const groundOf = (view: View | undefined): Rgb => {
 export type Surface = {
   /** It is filled in a way that stands out from what is behind it. */
   readonly isStrong: boolean
+  /** It is white, or nearly. */
+  readonly isWhite: boolean
   /** It is filled at all. */
   readonly isFilled: boolean
   /** It has a line around it. */
@@ -71,6 +73,11 @@ export const surfaceOf = (view: View): Surface => {
     isStrong:
       fill === 'picture' ||
       (fill !== undefined && (isColored || wcagContrast(fill, ground) >= STRONG_CONTRAST)),
+    isWhite:
+      fill !== undefined &&
+      fill !== 'picture' &&
+      (toOklch(fill).l ?? 0) > 0.94 &&
+      (toOklch(fill).c ?? 0) < 0.02,
     isFilled: fill !== undefined,
     isOutlined: around,
     isUnderlined: below && !around,
@@ -93,4 +100,13 @@ export const inkOf = (text: View): { readonly color: string; readonly isColored:
   if (layer.type !== 'text') return { color: '', isColored: false }
   const color = layer.runs[0]?.style.color ?? layer.style.color
   return { color, isColored: (toOklch(parse(color))?.c ?? 0) > STRONG_CHROMA }
+}
+
+/** Whether a text is set in the red that errors are set in, by its hue in OKLCH. */
+export const isWarning = (text: View): boolean => {
+  const { layer } = text.node
+  if (layer.type !== 'text') return false
+  const lch = toOklch(parse(layer.runs[0]?.style.color ?? layer.style.color))
+  const hue = lch?.h ?? 180
+  return (lch?.c ?? 0) > STRONG_CHROMA && (hue < 45 || hue > 345)
 }

@@ -17,6 +17,10 @@ export type RoleReading = {
   readonly input?: InputType
   /** Of a control: key of the text that names it. */
   readonly labelledBy?: string
+  /** Of a control: key of the text below it that says more. */
+  readonly describedBy?: string
+  /** Of a control: what is said below it is an error. */
+  readonly isInvalid?: boolean
   /** Of a label: key of the control it names. */
   readonly names?: string
   /** Of a check box, radio button or switch. */

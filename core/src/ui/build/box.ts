@@ -76,7 +76,7 @@ const giveRole = (context: BuildContext, box: UiBox, reading: RoleReading | unde
   const cells = (): UiNode[] =>
     box.children.map((child) => {
       const role = context.roles.get(child.layer)?.role
-      return role === 'cell' || role === 'columnheader' || role === 'row'
+      return role === 'cell' || role === 'columnheader' || role === 'row' || role === 'rowgroup'
         ? asItem(child, role)
         : child
     })
@@ -89,6 +89,9 @@ const giveRole = (context: BuildContext, box: UiBox, reading: RoleReading | unde
     case 'list':
       return { ...withItems('listitem'), ...(reading.isOrdered ? { isOrdered: true } : {}) }
     case 'navigation': {
+      if (box.children.some((child) => child.type === 'box' && child.role === 'list')) {
+        return { ...box, role: 'navigation' }
+      }
       const { menu, ...list } = withItems('listitem')
       return wrapNode(
         { ...list, ...(reading.isOrdered ? { isOrdered: true } : {}) },
@@ -106,6 +109,10 @@ const giveRole = (context: BuildContext, box: UiBox, reading: RoleReading | unde
       }
     case 'row':
       return { ...box, children: cells() }
+    case 'rowgroup': {
+      const isGrid = box.style.arrange.kind === 'grid' && reading.columns
+      return { ...box, children: cells(), ...(isGrid ? { columns: reading.columns! } : {}) }
+    }
     default:
       return box
   }

@@ -16,7 +16,9 @@ export type BuildContext = {
   readonly roles: ReadonlyMap<string, RoleReading>
   /** The page a link with these words leads to. */
   pageNamed(words: string): string | undefined
-  /** The id of a control in the page, by its key. */
+  /** Keys of texts that say more about a control. */
+  readonly described: ReadonlySet<string>
+  /** The id of a control, or of a text about it, by its key. */
   controlId(key: string): string
   /** What was built last of a node: most nodes are the same at several steps. */
   readonly built: Map<LayoutNode, { readonly around: Surroundings; readonly result: UiNode }>

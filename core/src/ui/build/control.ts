@@ -41,16 +41,17 @@ const leavesOf = (control: LayoutNode): { texts: Inside[]; signs: Inside[] } => 
 
 /** A sign lies over the control, at the side it is nearer to; a click on it reaches the control. */
 const placeSign = (sign: UiNode, box: Box, control: Box): UiNode => {
+  const isText = sign.type === 'text'
   const right = control.width - box.x - box.width
   const down = (control.height - box.height) / 2
   const style: UiStyle = {
     ...sign.style,
-    width: { sizing: 'fixed', px: box.width },
-    height: { sizing: 'fixed', px: box.height },
+    width: { sizing: isText ? 'fit' : 'fixed', px: box.width },
+    height: { sizing: isText ? 'fit' : 'fixed', px: box.height },
     place: {
       kind: 'absolute',
       x:
-        right < box.x
+        right < box.x && !isText
           ? { edge: 'end', px: right, hold: 'start' }
           : { edge: 'start', px: box.x, hold: 'start' },
       y:
@@ -60,7 +61,7 @@ const placeSign = (sign: UiNode, box: Box, control: Box): UiNode => {
       isUnder: false,
     },
   }
-  return { ...sign, style, isInert: true }
+  return isText ? { ...sign, style } : { ...sign, style, isInert: true }
 }
 
 /** Words this pale are a hint; darker ones are what the field has to begin with. */
@@ -79,7 +80,11 @@ export const buildControl = (
 ): UiNode => {
   const { layer } = node
   const kind = reading.input ?? KINDS[reading.role]!
-  const { texts, signs } = leavesOf(node)
+  const leaves = leavesOf(node)
+  const isLabel = ({ node: { layer: own } }: Inside): boolean =>
+    context.roles.get(own.key)?.role === 'label'
+  const texts = leaves.texts.filter((one) => !isLabel(one))
+  const signs = [...leaves.signs, ...leaves.texts.filter(isLabel)]
   const isTick = TICKS.has(kind)
   const own = buildStyle(context, node, around)
   const width = own.width.sizing === 'fit' ? { ...own.width, sizing: 'fixed' as const } : own.width
@@ -90,7 +95,7 @@ export const buildControl = (
     width,
     height,
     arrange: { kind: 'none' },
-    ...(isTick || own.fitsParent ? {} : { fitsParent: true }),
+    ...(isTick || own.fitsParent || width.sizing !== 'fixed' ? {} : { fitsParent: true }),
   }
   const [text] = texts
   const said = texts
@@ -100,10 +105,13 @@ export const buildControl = (
   const textLayer = text?.node.layer as TextLayer | undefined
   const border = resolveSides(style.border?.kind === 'border' ? style.border.widths : 0)
   const left = text ? text.box.x : 12
-  const after = signs.filter((sign) => sign.box.x > node.box.width / 2).map((sign) => sign.box.x)
+  const after = leaves.signs
+    .filter((sign) => sign.box.x > node.box.width / 2)
+    .map((sign) => sign.box.x)
   const right = after.length > 0 ? node.box.width - Math.min(...after) + 8 : Math.min(left, 16)
   const top = kind === 'textarea' ? (text?.box.y ?? 8) : 0
-  const hint = isHint(reading) || kind === 'password' || kind === 'email'
+  const hint =
+    leaves.texts.length > texts.length || isHint(reading) || kind === 'password' || kind === 'email'
   const control: UiControl = {
     type: 'control',
     layer: layer.key,
@@ -116,8 +124,13 @@ export const buildControl = (
         ? { hint: said, ...(textLayer ? { hintColor: textLayer.style.color } : {}) }
         : { value: said }
       : {}),
+    ...(reading.describedBy === undefined
+      ? {}
+      : { describedBy: context.controlId(reading.describedBy) }),
+    ...(reading.isInvalid ? { isInvalid: true } : {}),
     ...(reading.isOn ? { isOn: true } : {}),
     ...(textLayer ? { textStyle: textLayer.style } : {}),
+    textTokens: textLayer?.tokens ?? {},
     padding: isTick
       ? resolveSides(0)
       : {

@@ -16,10 +16,11 @@ const anchorText = (layer: TextLayer, place: UiPlace, width: number): UiPlace =>
 }
 
 const meaningOf = (
-  { roles, controlId }: BuildContext,
+  context: BuildContext,
   key: string,
   { isInLink }: Surroundings,
 ): Partial<UiText> => {
+  const { roles, controlId } = context
   const reading = roles.get(key)
   switch (reading?.role) {
     case 'heading':
@@ -29,7 +30,7 @@ const meaningOf = (
     case 'button':
       return isInLink ? {} : { isButton: true }
     default:
-      return {}
+      return context.described.has(key) ? { id: controlId(key) } : {}
   }
 }
 

@@ -64,6 +64,7 @@ const tracks = (shares: readonly number[]): string =>
 /** How a box arranges what is in it: the direction, gaps, padding and alignment. */
 export const arrangeSlots = (theme: TailwindTheme, style: UiStyle): Slot[] => {
   const { arrange } = style
+  if (arrange.kind === 'contents') return [{ slot: 'display', token: 'contents' }]
   if (arrange.kind === 'none' || arrange.kind === 'free') return [{ slot: 'display', token: '' }]
   const inside = paddingInside(resolveSides(arrange.padding), style.border)
   const padding = paddingSlots(theme, style, inside)

@@ -239,6 +239,7 @@ export type BoxOptions = {
 export const boxSlots = (theme: TailwindTheme, style: UiStyle, options: BoxOptions): Slot[] => {
   const isHeld = options.isHeld && style.place.kind !== 'absolute'
   const arrange = arrangeSlots(theme, style)
+  if (style.arrange.kind === 'contents') return arrange
   const shown: Slot[] = style.folds
     ? [
         { slot: 'display', token: 'hidden' },

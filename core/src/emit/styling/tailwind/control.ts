@@ -21,7 +21,15 @@ export const controlSlots = (
       ? []
       : textSlots(
           theme,
-          { ...node, type: 'text', textStyle, align: 'start', wraps: true, runs: [] },
+          {
+            ...node,
+            type: 'text',
+            style: { ...node.style, tokens: node.textTokens },
+            textStyle,
+            align: 'start',
+            wraps: true,
+            runs: [],
+          },
           inherited,
         ).filter(({ slot }) =>
           [
@@ -44,8 +52,20 @@ export const controlSlots = (
     valueSlot('pb', spacing(bottom)),
     ...type,
     ...(hintColor
-      ? [{ slot: 'hint', token: `placeholder:${colorClass(theme, 'text', undefined, hintColor)}` }]
+      ? [
+          {
+            slot: 'hint',
+            token: `placeholder:${colorClass(theme, 'text', node.textTokens['style.color'], hintColor)}`,
+          },
+        ]
       : []),
-    ...(isTick && !node.isOn ? [{ slot: 'checked', token: 'checked:bg-current' }] : []),
+    ...(isTick
+      ? [
+          {
+            slot: 'checked',
+            token: node.isOn ? 'not-checked:bg-transparent' : 'checked:bg-current',
+          },
+        ]
+      : []),
   ]
 }

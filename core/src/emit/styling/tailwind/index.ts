@@ -49,19 +49,28 @@ const overflowing = (node: UiNode): Slot[] =>
     ? [{ slot: 'max-w', token: 'max-w-none' }]
     : []
 
+/** Whether words in it begin at the start of a wider line: browsers put those of a button in the middle. */
+const beginsWords = (node: UiNode): boolean =>
+  node.type === 'text'
+    ? node.align === 'start' && node.style.width.sizing !== 'fit'
+    : 'children' in node && node.children.some(beginsWords)
+
 /** What an element must say because of what it is: the browser gives some of them a look of their own. */
-const meantSlots = (node: UiNode, slots: Slot[]): Slot[] => {
+const meantSlots = (node: UiNode, slots: readonly Slot[]): Slot[] => {
   const isButton = node.type === 'menu-button' || (node.type === 'box' && node.role === 'button')
-  const isHead = node.item === 'columnheader'
-  const isBlock = (isButton || node.item) && !slots.some((s) => s.slot === 'display' && s.token)
-  return [
-    ...slots.map((slot) =>
-      isBlock && slot.slot === 'display' ? { ...slot, token: 'block' } : slot,
-    ),
-    ...(node.isInert ? [{ slot: 'pointer', token: 'pointer-events-none' }] : []),
-    ...(isButton && node.type === 'box' ? [{ slot: 'cursor', token: 'cursor-pointer' }] : []),
-    ...(isHead && node.type === 'box' ? [{ slot: 'head', token: 'text-start font-normal' }] : []),
-  ]
+  const isPart = node.type === 'box' && node.item !== undefined
+  const isBare = !slots.some(({ slot, token }) => slot === 'display' && token !== '')
+  const own = slots.map((slot) =>
+    slot.slot === 'display' && isBare && (isButton || isPart) ? { ...slot, token: 'block' } : slot,
+  )
+  if (node.isInert) own.push({ slot: 'pointer', token: 'pointer-events-none' })
+  if (node.type !== 'box') return own
+  if (isButton) own.push({ slot: 'cursor', token: 'cursor-pointer' })
+  if (isButton && beginsWords(node)) own.push({ slot: 'words', token: 'text-start' })
+  if (node.item === 'columnheader') {
+    own.push({ slot: 'words', token: 'text-start' }, { slot: 'head', token: 'font-normal' })
+  }
+  return own
 }
 
 export type TailwindOptions = {

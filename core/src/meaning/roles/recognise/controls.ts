@@ -1,12 +1,13 @@
 import { resolveCorners } from '../../../design/geometry.js'
 import { Case, type RolePage } from '../page.js'
+import type { RoleReading } from '../reading.js'
 import { contrastOf, surfaceOf } from '../paint.js'
 import { saidBy, siblingsOf, walkViews, type View } from '../view.js'
 import { isNamed } from '../words.js'
 
 /** Heights of controls, in px. */
 const LEAST_PX = 22
-const MOST_PX = 72
+const MOST_PX = 96
 const LEAST_FIELD_WIDTH = 60
 const TICK_PX = { least: 9, most: 28 }
 const BADGE_PX = 26
@@ -70,7 +71,7 @@ const readTick = (page: RolePage, view: View): boolean => {
     .for(0.1, 'it has the size of one', width >= 12 && width <= 24)
     .for(-0.5, '', !surface.isOutlined && !isMarked)
   if (own.confidence < 0.6) return false
-  const isOn = isMarked || (surface.isStrong && !surface.isOutlined)
+  const isOn = isMarked || surface.isStrong
   return page.set(view, {
     role: round ? 'radio' : 'checkbox',
     confidence: own.confidence,
@@ -107,6 +108,10 @@ const roomAround = (view: View, inner: readonly View[]): { left: number; right: 
   right: view.x + view.width - Math.max(...inner.map((one) => one.x + textWidth(one))),
 })
 
+/** The texts in a view that can be seen: hints that a label lies over are drawn all the same. */
+const seenTexts = (view: View): readonly View[] =>
+  view.texts.length < 2 ? view.texts : view.texts.filter((text) => contrastOf(text) > 1.1)
+
 /** A text that fills its column says little about where its words end: they are as wide as they were drawn. */
 const textWidth = (view: View): number =>
   view.node.layer.type === 'text' ? Math.min(view.width, view.node.layer.box.width) : view.width
@@ -122,7 +127,18 @@ const isSmallMark = (mark: View): boolean => Math.max(mark.width, mark.height) <
 
 /** What a control may hold: a line of words and small signs. */
 const holdsLittle = (view: View): boolean =>
-  view.texts.length <= 1 && view.marks.every((mark) => mark === view || isSmallMark(mark))
+  seenTexts(view).length <= 1 && view.marks.every((mark) => mark === view || isSmallMark(mark))
+
+const FIELDS: readonly (string | undefined)[] = ['textbox', 'textarea', 'combobox']
+
+/** A field of the same width stands above or below it. */
+const hasTwin = (page: RolePage, view: View): boolean =>
+  siblingsOf(view).some(
+    (other) =>
+      FIELDS.includes(page.roleOf(other)) &&
+      Math.abs(other.width - view.width) <= 2 &&
+      Math.abs(other.x - view.x) <= 2,
+  )
 
 const touchesField = (page: RolePage, view: View): boolean =>
   siblingsOf(view).some(
@@ -133,15 +149,39 @@ const touchesField = (page: RolePage, view: View): boolean =>
         3,
   )
 
+/** What is found of a box that may be one control or another. */
+type Candidate = {
+  readonly role: RoleReading['role']
+  readonly confidence: number
+  readonly evidence: readonly string[]
+  readonly labelledBy?: string
+}
+
+/** Boxes that touch in a row of three or more are cells of something. */
+const isCell = (view: View): boolean => {
+  const row = siblingsOf(view).filter(
+    (other) => Math.abs(other.y - view.y) <= 2 && Math.abs(other.height - view.height) <= 2,
+  )
+  const touches = row.some(
+    (other) =>
+      Math.min(Math.abs(other.x - view.x - view.width), Math.abs(view.x - other.x - other.width)) <=
+      2,
+  )
+  return row.length >= 2 && touches && row.filter((other) => isDrawn(other)).length >= 2
+}
+
 /** Text fields, text areas and selects: wide quiet boxes with a line around or below. */
-const readField = (page: RolePage, view: View): boolean => {
+const asField = (page: RolePage, view: View): Candidate | undefined => {
   const { width, height } = view
-  if (height < LEAST_PX || height > 320 || width < LEAST_FIELD_WIDTH || !isDrawn(view)) return false
+  if (height < LEAST_PX || height > 320 || width < LEAST_FIELD_WIDTH || !isDrawn(view))
+    return undefined
   if (view.node.layer.type === 'path' || !holdsLittle(view) || view.children.length > 4)
-    return false
+    return undefined
   const isArea = height > MOST_PX
   const surface = surfaceOf(view)
-  const [text] = view.texts
+  // A white field stands out from a dark page, and is a quiet box all the same.
+  const isLoud = surface.isStrong && !surface.isWhite
+  const [text] = seenTexts(view)
   const marks = view.marks.filter((mark) => mark !== view)
   const room = text && roomAround(view, [text])
   const sign = marks.at(-1)
@@ -153,11 +193,11 @@ const readField = (page: RolePage, view: View): boolean => {
   const isEmpty = view.texts.length === 0 && marks.length === 0
   const named =
     isNamed(view.words, 'field') || isNamed(view.words, 'select') || isNamed(view.words, 'area')
-  const isAtTop = text !== undefined && text.y - view.y <= 28
+  const isAtTop = text !== undefined && text.y - view.y <= 36
   const own = new Case()
-    .for(0.4, 'a quiet box with a line around it', surface.isOutlined && !surface.isStrong)
-    .for(0.3, 'a line below it and nothing around', surface.isUnderlined && !surface.isStrong)
-    .for(0.15, 'a quiet box', surface.isFilled && !surface.isStrong && !surface.isOutlined)
+    .for(0.4, 'a quiet box with a line around it', surface.isOutlined && !isLoud)
+    .for(0.3, 'a line below it and nothing around', surface.isUnderlined && !isLoud)
+    .for(0.15, 'a quiet box', surface.isFilled && !isLoud && !surface.isOutlined)
     .for(
       0.25,
       'its words begin at the start and leave room',
@@ -169,28 +209,47 @@ const readField = (page: RolePage, view: View): boolean => {
     .for(0.15, 'it is much wider than high', width >= height * 3)
     .for(0.35, 'its name says so', named)
     .for(0.25, 'a sign at its end opens it', isOpened && startsLeft)
-    .for(-0.5, '', surface.isStrong)
+    .for(0.3, 'a field beside it is as wide', hasTwin(page, view))
+    .for(-0.5, '', isCell(view))
+    .for(-0.5, '', isLoud)
     .for(-0.3, '', isNamed(view.words, 'button'))
     .for(-0.35, '', !isEmpty && !startsLeft)
-    .for(-0.35, '', text !== undefined && isCentred(view, view.texts) && !isFull)
+    .for(-0.35, '', text !== undefined && isCentred(view, [text]) && !isFull)
     .for(-0.3, '', isArea && !isEmpty && !isAtTop)
     .for(-0.25, '', isArea && !named && !isEmpty)
     .for(-0.2, '', isArea && width < height)
-  if (own.confidence < 0.6) return false
+  if (own.confidence < 0.6) return undefined
   const isSelect = (isOpened && !isArea) || isNamed(view.words, 'select')
   const role = isSelect ? 'combobox' : isArea ? 'textarea' : 'textbox'
-  return page.set(view, { role, confidence: own.confidence, evidence: own.evidence })
+  // A label may lie over the hint, which is seen once the field is used.
+  const floating = text && view.texts.length === 2 ? { labelledBy: text.key } : {}
+  return { role, confidence: own.confidence, evidence: own.evidence, ...floating }
 }
 
+/** A higher box with words stands in its line: beside a button, a pill tells a state. */
+const standsBesideLarger = (view: View): boolean =>
+  siblingsOf(view).some(
+    (other) =>
+      isDrawn(other) &&
+      other.texts.length === 1 &&
+      other.height >= view.height * 1.25 &&
+      other.height <= MOST_PX &&
+      other.y <= view.y &&
+      other.y + other.height >= view.y + view.height,
+  )
+
 /** Buttons: boxes that stand out, or that are named so, with a short word or a sign in the middle. */
-const readButton = (page: RolePage, view: View): boolean => {
+const asButton = (page: RolePage, view: View): Candidate | undefined => {
   const { width, height } = view
-  if (height < 18 || height > MOST_PX + 8 || !isDrawn(view) || !holdsLittle(view)) return false
-  if (view.node.layer.type === 'path' && view.children.length === 0) return false
+  const isNamedSo = isNamed(view.words, 'button')
+  const isBox = isDrawn(view) || (isNamedSo && view.children.length > 0)
+  if (height < (isNamedSo ? 12 : 18) || height > MOST_PX || !isBox || !holdsLittle(view))
+    return undefined
+  if (view.node.layer.type === 'path' && view.children.length === 0) return undefined
   const surface = surfaceOf(view)
   const said = saidBy(view)
   const inner = [...view.texts, ...view.marks.filter((mark) => mark !== view)]
-  if (inner.length === 0) return false
+  if (inner.length === 0) return undefined
   const hasWords = /\p{L}/u.test(said)
   const isSquare = Math.abs(width - height) <= 6
   const [text] = view.texts
@@ -206,29 +265,35 @@ const readButton = (page: RolePage, view: View): boolean => {
     .for(0.2, 'the design says where it leads', view.node.layer.link !== undefined)
     .for(-0.45, '', isBadge && !isNamed(view.words, 'button'))
     .for(-0.3, '', isNamed(view.words, 'badge'))
+    .for(-0.4, '', isRound(view) && standsBesideLarger(view) && !isNamedSo)
     .for(-0.3, '', said.length > LONGEST_LABEL)
     .for(-0.4, '', !hasWords && said.length > 0)
     .for(-0.4, '', touchesField(page, view) && (!surface.isStrong || !hasWords))
+    .for(-0.5, '', isCell(view) && !isNamedSo)
     .for(-0.5, '', width > page.root.width * 0.6)
     .for(-0.2, '', height < 24 && !isNamed(view.words, 'button'))
-  if (own.confidence < 0.65) return false
-  return page.set(view, { role: 'button', confidence: own.confidence, evidence: own.evidence })
+  if (own.confidence < 0.65) return undefined
+  return { role: 'button', confidence: own.confidence, evidence: own.evidence }
 }
 
 /** All controls of a page. What stands in a control is part of it. */
 export const readControls = (page: RolePage): void => {
-  const fields: View[] = []
+  const fields = new Set<View>()
   walkViews(page.root, (view) => {
     if (view === page.root) return true
-    const role = page.roleOf(view)
-    if (role === 'table') return true
-    const isControl = readTick(page, view) || readSwitch(page, view) || readField(page, view)
-    if (isControl) fields.push(view)
-    return !isControl
+    if (readTick(page, view) || readSwitch(page, view)) {
+      fields.add(view)
+      return false
+    }
+    const field = asField(page, view)
+    // What looks more like a button is looked at again, when all fields are known.
+    const isField = field && field.confidence >= (asButton(page, view)?.confidence ?? 0)
+    if (isField && page.set(view, field)) fields.add(view)
+    return !fields.has(view)
   })
-  const inside = new Set(fields)
   walkViews(page.root, (view) => {
-    if (inside.has(view)) return false
-    return view === page.root || !readButton(page, view)
+    if (fields.has(view)) return false
+    const button = view === page.root ? undefined : asButton(page, view)
+    return !button || !page.set(view, button)
   })
 }

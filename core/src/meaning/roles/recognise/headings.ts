@@ -22,7 +22,7 @@ const standsOver = (view: View): boolean => {
   return false
 }
 
-const candidates = (page: RolePage, size: number): Heading[] => {
+const candidates = (page: RolePage, size: number, title: string | undefined): Heading[] => {
   const found: Heading[] = []
   walkViews(page.root, (view) => {
     const role = page.roleOf(view)
@@ -37,6 +37,7 @@ const candidates = (page: RolePage, size: number): Heading[] => {
         'table',
         'label',
         'navigation',
+        'banner',
       ].includes(role)
     if (isClosed) return false
     const { layer } = view.node
@@ -45,6 +46,7 @@ const candidates = (page: RolePage, size: number): Heading[] => {
     if (said.length > LONGEST_HEADING || !hasWords(said)) return true
     const { weight } = layer.style
     const own = new Case()
+      .for(0.6, 'it is the first of the largest words of the page', view.key === title)
       .for(0.6, 'it is larger than the text', layer.style.size >= size * LARGER)
       .for(0.2, 'it is much larger than the text', layer.style.size >= size * 1.5)
       .for(0.35, 'it is bold', weight >= BOLD && layer.style.size >= size * 0.95)
@@ -63,7 +65,7 @@ const candidates = (page: RolePage, size: number): Heading[] => {
 /** Headings with levels that never skip: the largest is the title, ranks follow size and weight. */
 export const readHeadings = (page: RolePage, title: string | undefined): void => {
   const body = bodyOf(page)
-  const headings = candidates(page, body.size)
+  const headings = candidates(page, body.size, title)
   const top =
     headings.find(({ view }) => view.key === title) ??
     [...headings].sort((a, b) => b.size - a.size)[0]

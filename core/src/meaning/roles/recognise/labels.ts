@@ -1,9 +1,28 @@
 import type { RolePage } from '../page.js'
-import { saidBy, walkViews, type View } from '../view.js'
+import { isWarning } from '../paint.js'
+import { saidBy, siblingsOf, walkViews, type View } from '../view.js'
 import { inputTypeOf } from '../words.js'
 
 const ABOVE_PX = 32
 const BESIDE_PX = 240
+
+const HELP_PX = 14
+const FIELDS = ['textbox', 'textarea', 'combobox']
+
+/** Words in small type right below a field. */
+const findHelp = (page: RolePage, field: View): View | undefined =>
+  siblingsOf(field).find((text) => {
+    const { layer } = text.node
+    const gap = text.y - (field.y + field.height)
+    return (
+      layer.type === 'text' &&
+      isFree(page, text) &&
+      layer.style.size <= 14 &&
+      gap >= 0 &&
+      gap <= HELP_PX &&
+      Math.abs(text.x - field.x) <= 18
+    )
+  })
 
 const isFree = (page: RolePage, text: View): boolean => page.roleOf(text) === undefined
 
@@ -52,6 +71,13 @@ export const readLabels = (page: RolePage): void => {
     const role = reading.role
     if (role === 'textbox' && !reading.input) {
       page.amend(control, { input: inputTypeOf(label ? saidBy(label) : '', shown) })
+    }
+    const help = FIELDS.includes(role) ? findHelp(page, control) : undefined
+    if (help) {
+      page.amend(control, {
+        describedBy: help.key,
+        ...(isWarning(help) ? { isInvalid: true } : {}),
+      })
     }
     if (!label) continue
     const named = page.set(label, {

@@ -13,23 +13,24 @@ const bodyOf = (root: View): View => {
   return view
 }
 
+const holds = (page: RolePage, view: View, ...roles: readonly string[]): boolean => {
+  let found = false
+  walkViews(view, (inner) => {
+    if (roles.includes(page.roleOf(inner) ?? '')) found = true
+    return !found
+  })
+  return found
+}
+
 /** Head and foot of the page, and what is between them. */
-const readBands = (page: RolePage): void => {
+export const readBands = (page: RolePage): void => {
   const body = bodyOf(page.root)
   if (body.node.arrangement.kind !== 'column' || body.children.length < 2) return
   const isWide = (view: View): boolean => view.width >= page.root.width * 0.9
   const [first] = body.children
   const last = body.children.at(-1)!
-  const holds = (view: View, ...roles: string[]): boolean => {
-    let found = false
-    walkViews(view, (inner) => {
-      if (roles.includes(page.roleOf(inner) ?? '')) found = true
-      return !found
-    })
-    return found
-  }
   if (first && isWide(first) && first.y <= 8 && first.height <= HEAD_PX) {
-    const isHead = holds(first, 'navigation', 'link') || isNamed(first.words, 'header')
+    const isHead = holds(page, first, 'navigation', 'link') || isNamed(first.words, 'header')
     const evidence = ['it stands at the top of the page, with links']
     if (isHead && page.roleOf(first) !== 'navigation')
       page.set(first, { role: 'banner', confidence: 0.85, evidence })
@@ -41,7 +42,7 @@ const readBands = (page: RolePage): void => {
     isLow &&
     isSmall &&
     last.texts.length > 0 &&
-    !holds(last, ...FIELDS, 'heading')
+    !holds(page, last, ...FIELDS, 'heading')
   ) {
     page.set(last, {
       role: 'contentinfo',
@@ -54,7 +55,7 @@ const readBands = (page: RolePage): void => {
 const isField = (page: RolePage, view: View): boolean => FIELDS.includes(page.roleOf(view) ?? '')
 
 /** Forms: the smallest part of the page that holds fields and the button that sends them. */
-const readForms = (page: RolePage): void => {
+export const readForms = (page: RolePage): void => {
   const count = (view: View): { fields: number; buttons: View[] } => {
     let fields = 0
     const buttons: View[] = []
@@ -74,15 +75,10 @@ const readForms = (page: RolePage): void => {
     const { fields, buttons } = count(view)
     const isWhole = fields >= 1 && buttons.length >= 1 && buttons.length <= fields + 2
     const button = buttons.at(0)
-    if (!isWhole || !button || view.height > page.root.height * 0.8) return
+    if (!isWhole || !button || holds(page, view, 'navigation', 'banner')) return
     const evidence = [`it holds ${fields === 1 ? 'a field' : `${fields} fields`} and a button`]
     if (page.set(view, { role: 'form', confidence: 0.8, evidence }))
       page.amend(button, { submits: true })
   }
   visit(page.root)
-}
-
-export const readLandmarks = (page: RolePage): void => {
-  readBands(page)
-  readForms(page)
 }

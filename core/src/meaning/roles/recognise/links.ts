@@ -8,22 +8,35 @@ export const setLink = (page: RolePage, view: View, confidence: number, why: str
 }
 
 const LONGEST_LINK = 48
+/** Running text is no larger, in px, unless most words are. */
+const LARGEST_BODY_PX = 20
+const SIGN_PX = { least: 16, most: 72 }
+/** Dates and amounts are set in a colour too. */
+const FIGURES = /\d{4}|\d[.,:/]\d|^\d+\D{0,3}$/u
 
 /** The colour most words are set in, and how large they are. */
 export const bodyOf = (page: RolePage): { readonly color: string; readonly size: number } => {
   const colors = new Map<string, number>()
   const sizes = new Map<number, number>()
+  let total = 0
   for (const text of page.root.texts) {
     const { layer } = text.node
     if (layer.type !== 'text') continue
-    const length = saidBy(text).length
+    const { length } = saidBy(text)
     const { color } = inkOf(text)
+    total += length
     colors.set(color, (colors.get(color) ?? 0) + length)
     sizes.set(layer.style.size, (sizes.get(layer.style.size) ?? 0) + length)
   }
   const most = <T>(counts: ReadonlyMap<T, number>): T | undefined =>
     [...counts].sort((a, b) => b[1] - a[1])[0]?.[0]
-  return { color: most(colors) ?? '#000000', size: most(sizes) ?? 16 }
+  let passed = 0
+  const median = [...sizes]
+    .sort((a, b) => a[0] - b[0])
+    .find(([, count]) => (passed += count) >= total / 2)?.[0]
+  const limit = Math.max(LARGEST_BODY_PX, median ?? 0)
+  const running = new Map([...sizes].filter(([size]) => size <= limit))
+  return { color: most(colors) ?? '#000000', size: most(running) ?? 16 }
 }
 
 /** Links that the design states, and short words that are underlined or set in a colour of their own. */
@@ -43,11 +56,38 @@ export const readLinks = (page: RolePage): void => {
     if (!isShort || !isBody || !/\p{L}{2}/u.test(said)) return true
     const { color, isColored } = inkOf(view)
     const isUnderlined = layer.style.decoration === 'underline'
+    if (FIGURES.test(said) && !isUnderlined) return true
     if (isUnderlined) setLink(page, view, 0.9, 'it is underlined')
     else if (isColored && color !== body.color && view.parent && !isPill(view.parent)) {
       setLink(page, view, 0.7, 'it is set in a colour that the text around it has not')
     }
     return true
+  })
+}
+
+const isSign = (view: View): boolean =>
+  view.texts.length === 0 &&
+  view.marks.length > 0 &&
+  Math.abs(view.width - view.height) <= 4 &&
+  view.width >= SIGN_PX.least &&
+  view.width <= SIGN_PX.most
+
+/** Signs of other places: three or more alike in a row, each in a circle or square of its own. */
+export const readSigns = (page: RolePage): void => {
+  walkViews(page.root, (view) => {
+    const { children } = view
+    const isRun =
+      view.node.arrangement.kind === 'row' &&
+      children.length >= 3 &&
+      children.length <= 8 &&
+      children.every(isSign) &&
+      children.every((child) => child.children.length > 0 || child.node.isGraphic) &&
+      new Set(children.map((child) => Math.round(child.width))).size === 1
+    if (!isRun) return true
+    for (const child of children) {
+      setLink(page, child, 0.7, 'it is one of a row of signs that are alike')
+    }
+    return false
   })
 }
 

@@ -44,6 +44,7 @@ const readBreadcrumb = (page: RolePage, view: View): boolean => {
     .filter((child) => !signs.includes(child) && isLabel(child))
   const isWay = items.length === signs.length + 1
   if (!isWay && !isNamed(view.words, 'breadcrumb')) return false
+  // The last is the page itself; what stands between them is only to be seen.
   for (const item of items.slice(0, -1)) {
     setLink(page, item, 0.9, 'it is part of the way to this page')
   }
@@ -55,6 +56,22 @@ const readBreadcrumb = (page: RolePage, view: View): boolean => {
   })
 }
 
+/** The name or sign of the place: it leads to the first page. */
+const isBrand = (view: View): boolean =>
+  view.height <= 72 && (view.texts.length === 0 ? view.marks.length === 1 : view.texts.length <= 2)
+
+/** A bar of the name of the place and the links, and nothing else, is navigation as a whole. */
+const readBar = (page: RolePage, bar: View, links: View, others: readonly View[]): void => {
+  for (const brand of others.filter(isBrand).slice(0, 1)) {
+    setLink(page, brand, 0.85, 'it is the name of the place, beside the navigation')
+  }
+  if (others.length === 0 || others.length > 2 || !others.every(isBrand)) return
+  if (isNamed(bar.words, 'header') || page.roleOf(links) !== 'navigation') return
+  const known = page.readings.get(links.key)!
+  page.set(bar, { role: 'navigation', confidence: known.confidence, evidence: known.evidence })
+  page.amend(links, { role: 'list' })
+}
+
 const readHead = (page: RolePage, view: View): void => {
   const found = findNavigation(view.node, view.y, view.width / page.root.width)
   if (!found) return
@@ -62,14 +79,30 @@ const readHead = (page: RolePage, view: View): void => {
   const run = flow.slice(found.from, found.to)
   const why = 'it is one of a run of short words in the head of the page'
   const [only] = run
-  if (run.length === 1 && only && only.children.length > 1) setItems(page, only, only.children, why)
-  else if (run.length === flow.length) setItems(page, view, run, why)
+  if (run.length === 1 && only && only.children.length > 1) {
+    setItems(page, only, only.children, why)
+    readBar(page, view, only, flow.slice(0, found.from))
+  } else if (run.length === flow.length) setItems(page, view, run, why)
   else for (const item of run) setLink(page, item, 0.85, why)
 }
 
 const isAtSide = (page: RolePage, view: View): boolean =>
   view.width <= Math.min(SIDE_PX, page.root.width * 0.3) &&
   (view.x <= page.root.width * 0.06 || view.x + view.width >= page.root.width * 0.94)
+
+/** Numbers of pages in a row of small boxes. */
+const readPagination = (page: RolePage, view: View): boolean => {
+  const { children } = view
+  if (view.node.arrangement.kind !== 'row' || children.length < 3 || children.length > 14)
+    return false
+  if (!children.every((child) => isLabel(child) && child.width <= 120)) return false
+  const numbers = children.map((child) => Number(saidBy(child))).filter(Number.isInteger)
+  const isRun = numbers.length >= 2 && numbers.every((n, i) => i === 0 || n > numbers[i - 1]!)
+  if (!isRun || numbers.length < children.length - 4) return false
+  const why = 'numbers of pages stand in a row'
+  for (const child of children) setLink(page, child, 0.9, why)
+  return page.set(view, { role: 'navigation', confidence: 0.9, evidence: [why] })
+}
 
 /** A column of short words at the side of a wide page. */
 const readSide = (page: RolePage, view: View): void => {
@@ -88,7 +121,7 @@ const readSide = (page: RolePage, view: View): void => {
 export const readNavigation = (page: RolePage): void => {
   walkViews(page.root, (view) => {
     if (page.isWithin(view, 'navigation', 'table')) return false
-    if (readBreadcrumb(page, view)) return false
+    if (readBreadcrumb(page, view) || readPagination(page, view)) return false
     readHead(page, view)
     readSide(page, view)
     return true

@@ -31,6 +31,26 @@ const setRow = (page: RolePage, cells: readonly View[], isFirst: boolean): void 
   for (const cell of cells) page.set(cell, { role, confidence: 0.9, evidence: [EVIDENCE] })
 }
 
+/** Names of columns may stand above the rows, in a box of their own. */
+const readHeadAbove = (page: RolePage, view: View): void => {
+  const [head, body, ...others] = view.children.filter((child) => child.children.length > 0)
+  if (!head || !body || others.length > 0 || page.roleOf(body) !== 'table') return
+  const row = page.roleOf(body.children[0]!) === 'row' ? body.children[0]!.children : body.children
+  const isAbove =
+    head.children.length === page.readings.get(body.key)?.columns &&
+    head.children.every(
+      (cell, i) =>
+        cell.texts.length <= 1 &&
+        Math.abs((cell.texts[0] ?? cell).x - (row[i]?.texts[0] ?? row[i]!).x) <= 12,
+    )
+  if (!isAbove) return
+  const { columns } = page.readings.get(body.key)!
+  if (!page.set(view, { role: 'table', confidence: 0.9, evidence: [EVIDENCE] })) return
+  page.amend(body, { role: 'rowgroup', ...(columns ? { columns } : {}) })
+  page.set(head, { role: 'row', confidence: 0.9, evidence: [EVIDENCE] })
+  setRow(page, head.children, true)
+}
+
 /** Tables: all cells in one grid, or rows whose cells begin where those of other rows do. */
 export const readTables = (page: RolePage): void => {
   walkViews(page.root, (view) => {
@@ -61,4 +81,9 @@ export const readTables = (page: RolePage): void => {
     })
     return true
   })
+  const visit = (view: View): void => {
+    for (const child of view.children) visit(child)
+    readHeadAbove(page, view)
+  }
+  visit(page.root)
 }
