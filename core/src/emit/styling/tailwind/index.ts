@@ -52,7 +52,7 @@ const overflowing = (node: UiNode): Slot[] =>
 /** Whether words in it begin at the start of a wider line: browsers put those of a button in the middle. */
 const beginsWords = (node: UiNode): boolean =>
   node.type === 'text'
-    ? node.align === 'start' && node.style.width.sizing !== 'fit'
+    ? node.align === 'start' && (node.wraps || node.style.width.sizing !== 'fit')
     : 'children' in node && node.children.some(beginsWords)
 
 /** What an element must say because of what it is: the browser gives some of them a look of their own. */

@@ -37,11 +37,11 @@ const distanceTo = (text: View, field: View): number | undefined => {
   return undefined
 }
 
-const findLabel = (page: RolePage, field: View): View | undefined => {
+const findLabel = (page: RolePage, field: View, inside: ReadonlySet<View>): View | undefined => {
   let scope: View | undefined = field.parent
   for (let i = 0; scope && i < 4; i++, scope = scope.parent) {
     const near = scope.texts
-      .filter((text) => isFree(page, text) && !isInside(text, field))
+      .filter((text) => isFree(page, text) && !inside.has(text) && /\p{L}{2}/u.test(saidBy(text)))
       .map((text) => ({ text, distance: distanceTo(text, field) }))
       .filter((one): one is { text: View; distance: number } => one.distance !== undefined)
       .sort((a, b) => a.distance - b.distance)
@@ -49,8 +49,6 @@ const findLabel = (page: RolePage, field: View): View | undefined => {
   }
   return undefined
 }
-
-const isInside = (text: View, box: View): boolean => box.texts.includes(text)
 
 /** The words that name each control, and what a text field takes. */
 export const readLabels = (page: RolePage): void => {
@@ -63,10 +61,12 @@ export const readLabels = (page: RolePage): void => {
     }
     return true
   })
+  // What a field shows names no other field.
+  const inside = new Set(controls.flatMap((control) => control.texts))
   for (const control of controls) {
     const reading = page.readings.get(control.key)!
     const known = page.root.texts.find((text) => text.key === reading.labelledBy)
-    const label = known ?? findLabel(page, control)
+    const label = known ?? findLabel(page, control, inside)
     const shown = saidBy(control)
     const role = reading.role
     if (role === 'textbox' && !reading.input) {
