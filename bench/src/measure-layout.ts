@@ -1,4 +1,4 @@
-import { createTableMeasure, findAll, inferLayout, readDesign } from '@unimorph/core'
+import { createTableMeasure, findAll, inferLayout, readDesign, readRoles } from '@unimorph/core'
 import { generateFlat } from './generate-flat.js'
 
 /** Times layout and findings of loose layers in a process of its own. Argument: number of layers. */
@@ -18,9 +18,12 @@ const time = (work: () => unknown): number => {
   return times.sort((a, b) => a - b)[Math.floor(RUNS / 2)]!
 }
 
+const tree = inferLayout(design.screens[0]!, { measure, assets: {} })
+
 console.log(
   JSON.stringify({
     layout: time(() => inferLayout(design.screens[0]!, { measure, assets: {} })),
     findings: time(() => findAll(design, measure)),
+    roles: time(() => readRoles([tree], { rulings: {}, title: undefined })),
   }),
 )

@@ -83,7 +83,7 @@ check('1,000 layers to React, in Prettier times', toReact(thousand) / thousand.p
 check('10,000 layers to HTML, in times of 1,000', toHtml(tenThousand) / toHtml(thousand), 12)
 check('10,000 layers to React, in times of 1,000', toReact(tenThousand) / toReact(thousand), 12)
 
-type LayoutFigures = { readonly layout: number; readonly findings: number }
+type LayoutFigures = { readonly layout: number; readonly findings: number; readonly roles: number }
 
 const measureLayout = (layers: number): LayoutFigures =>
   measureWith('measure-layout.js', String(layers))
@@ -96,6 +96,7 @@ console.log(
 check('1,000 loose layers laid out, in ms', few.layout, 150)
 check('10,000 loose layers laid out, in times of 1,000', many.layout / few.layout, 12)
 check('10,000 loose layers looked through, in times of 1,000', many.findings / few.findings, 15)
+check('roles of 10,000 loose layers, in ms', many.roles, 300)
 
 type WidthFigures = { readonly match: number; readonly compose: number; readonly sweep: number }
 

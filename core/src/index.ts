@@ -53,6 +53,15 @@ export {
   type Match,
   type WidthReading,
 } from './responsive/index.js'
+export { readRoles, type RoleReading } from './meaning/roles/index.js'
+export { findTitle } from './meaning/find-title.js'
+export {
+  inputTypeSchema,
+  roleSchema,
+  type InputType,
+  type Role,
+  type Ruling,
+} from './design/role.js'
 export { NARROWEST_PX, USUAL_BREAKPOINTS, WIDEST_PX } from './responsive/window.js'
 export type { LayerWidths, Way, WidthDifference } from './design/widths.js'
 export type { Note } from './notes/note.js'

@@ -7,6 +7,7 @@ import {
   sizingSchema,
 } from '../design/layout.js'
 import { colorSchema } from '../design/paint.js'
+import { roleSchema, rulingSchema } from '../design/role.js'
 import { tokenSchema } from '../design/token.js'
 import { differenceSchema, waySchema } from '../design/widths.js'
 
@@ -84,6 +85,14 @@ const singleSchema = z.discriminatedUnion('kind', [
       minHeight: lengthPx.nullable().optional(),
       maxHeight: lengthPx.nullable().optional(),
     }),
+  }),
+  /** What layers are; null leaves it to the program. Level of a heading, input type of a text field. */
+  z.strictObject({
+    kind: z.literal('set-role'),
+    layers: several,
+    role: roleSchema.nullable(),
+    level: rulingSchema.shape.level,
+    input: rulingSchema.shape.input,
   }),
   /** How a container gives way where its content does not fit; null leaves it to the program. */
   z.strictObject({

@@ -24,6 +24,7 @@ import {
   setBreakpoints,
   setLimits,
 } from './widths.js'
+import { setRole } from './roles.js'
 import { addTokens, importTokens, mergeToken, removeToken, renameToken } from './tokens.js'
 
 /** Makes one edit; gives the same design back when it does not apply. */
@@ -55,6 +56,7 @@ const KINDS: { readonly [K in EditKind]: Apply<K> } = {
   'set-flow': setFlow,
   'set-layout': setLayout,
   'set-limits': setLimits,
+  'set-role': setRole,
   'set-sizing': setSizing,
   'set-value': setValue,
   split,

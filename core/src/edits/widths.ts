@@ -1,20 +1,8 @@
 import type { Design } from '../design/design.js'
 import type { LayerWidths, WidthDifference } from '../design/widths.js'
-import { walkScreens } from '../design/walk.js'
 import type { EditOf } from './edit.js'
+import { hasLayer } from './has-layer.js'
 import { changeLayer } from './layers.js'
-
-/** `first~` stands for a container around the layer `first`; `card/title` for a layer inside an instance. */
-const hasLayer = (design: Design, key: string): boolean => {
-  const own = key.replace(/~+(menu)?$/, '')
-  let found = false
-  walkScreens(design, (layer) => {
-    if (layer.key === own || (layer.type === 'instance' && own.startsWith(`${layer.key}/`))) {
-      found = true
-    }
-  })
-  return found
-}
 
 /** Changes what is said about one layer; what says nothing any more is left out. */
 const say = (design: Design, key: string, change: (widths: LayerWidths) => LayerWidths): Design => {

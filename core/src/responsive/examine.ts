@@ -1,4 +1,5 @@
 import type { Design } from '../design/design.js'
+import type { Layer } from '../design/layer.js'
 import { resolveInstances } from '../design/resolve-instances.js'
 import { inferLayout } from '../layout/index.js'
 import { groupScreens } from '../meaning/find-artboards.js'
@@ -42,6 +43,8 @@ const changesOf = (steps: readonly Step[]): number[] =>
 
 export type Examined = {
   readonly report: WidthReport
+  /** The widest artboard. */
+  readonly root: Layer
   /** The screen's trees, to be swept for breaks. */
   readonly trees: readonly Step[]
 }
@@ -67,5 +70,5 @@ export const examineWidths = (
       Object.entries(composed.matches).map(([key, matches]) => [key, byDoubt(matches)]),
     ),
   }
-  return { report, trees: composed.steps }
+  return { report, root: group[0]!, trees: composed.steps }
 }

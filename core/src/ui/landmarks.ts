@@ -27,7 +27,15 @@ const gather = (box: UiBox): UiBox => {
     layer: `${box.layer}~main`,
     name: 'Main',
     style: {
-      place: { kind: 'root' },
+      place: {
+        kind: 'flow',
+        parent: 'column',
+        columns: 1,
+        rows: 1,
+        align: 'stretch',
+        margin: { top: 0, right: 0, bottom: 0, left: 0 },
+        isPushed: false,
+      },
       width: { sizing: 'fit', px: 0 },
       height: { sizing: 'fit', px: 0 },
       limits: {},

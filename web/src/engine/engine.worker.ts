@@ -31,6 +31,7 @@ import { zipFiles } from '../shared/lib/zip'
 import { applyAndResolve, drawScreens, type Edited } from './draw-screens'
 import { exportDesign } from './export-design'
 import { inspectLayer } from './inspect-layer'
+import { listRoles } from './roles'
 import { listTexts } from './list-texts'
 import { listTokens } from './list-tokens'
 import { lookAtPicture } from './look-at-picture'
@@ -212,6 +213,11 @@ const handlers: Handlers = {
     const { design } = need(edited)
     examined = examineWidths(design, screen, measure())
     return examined && listWidths(design, examined)
+  },
+  roles(screen) {
+    const { design } = need(edited)
+    const found = examineWidths(design, screen, measure())
+    return found ? listRoles(design, found) : []
   },
   breaks() {
     const own = examined

@@ -16,6 +16,7 @@ import type {
   TokenType,
 } from '@unimorph/core'
 import type { LayerDetails } from './inspect-layer'
+import type { NamedRole } from './roles'
 import type { NamedBreak, WidthAnswer } from './widths'
 import type { ArrangedBox, Comparison, MendAnswer, MendChoice, StructureReport } from './structure'
 
@@ -130,6 +131,8 @@ export type Engine = {
   report(): StructureReport
   /** How a screen is at every width, as it was last drawn. */
   widths(screen: string): WidthAnswer | undefined
+  /** What the layers of a screen are, as it was last drawn. */
+  roles(screen: string): readonly NamedRole[]
   /** Where the screen breaks that was asked about last; gives way to all other calls. Nothing if it changed. */
   breaks(): readonly NamedBreak[] | undefined
   /** The edits that mend some findings, each checked to keep the look. */

@@ -35,7 +35,7 @@ export type WidthAnswer = WidthReport & {
 export type NamedBreak = Break & { readonly name: string }
 
 /** Names of layers, and of the containers around them that no layer draws. */
-const nameLayers = (design: Design): ((key: string) => string) => {
+export const nameLayers = (design: Design): ((key: string) => string) => {
   const byKey = new Map<string, string>()
   walkScreens(design, (layer) => byKey.set(layer.key, layer.name || layer.type))
   return (key) => {

@@ -6,7 +6,7 @@ import { readControls } from './recognise/controls.js'
 import { readHeadings } from './recognise/headings.js'
 import { readLabels } from './recognise/labels.js'
 import { readBands, readForms } from './recognise/landmarks.js'
-import { readLinks, readSigns } from './recognise/links.js'
+import { readLinks, readSigns, readStatedLinks } from './recognise/links.js'
 import { readLists } from './recognise/lists.js'
 import { readNavigation } from './recognise/navigation.js'
 import { readTables } from './recognise/tables.js'
@@ -22,8 +22,13 @@ export type RoleOptions = {
 }
 
 /** The order matters: what is found first stays, and later recognisers look at what is known. */
-const readTree = (root: LayoutNode, { rulings, title }: RoleOptions): RolePage => {
-  const page = new RolePage(viewTree(root), rulings)
+const readTree = (
+  root: LayoutNode,
+  { rulings, title }: RoleOptions,
+  known: ReadonlyMap<string, RoleReading>,
+): RolePage => {
+  const page = new RolePage(viewTree(root), rulings, known)
+  readStatedLinks(page)
   readTables(page)
   readNavigation(page)
   readSigns(page)
@@ -47,9 +52,7 @@ export const readRoles = (
 ): ReadonlyMap<string, RoleReading> => {
   const roles = new Map<string, RoleReading>()
   for (const tree of trees) {
-    for (const [key, reading] of readTree(tree, options).readings) {
-      if (!roles.has(key)) roles.set(key, reading)
-    }
+    for (const [key, reading] of readTree(tree, options, roles).readings) roles.set(key, reading)
   }
   return roles
 }

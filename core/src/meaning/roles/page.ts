@@ -12,10 +12,14 @@ export class RolePage {
   constructor(
     readonly root: View,
     rulings: Readonly<Record<string, Ruling>>,
+    /** What is known of these layers from wider artboards. */
+    known: ReadonlyMap<string, RoleReading>,
   ) {
     walkViews(root, (view) => {
+      const before = known.get(view.key)
+      if (before) this.readings.set(view.key, before)
       const ruling = rulings[view.key]
-      if (!ruling) return
+      if (!ruling || before) return
       const { role, level, input } = ruling
       this.readings.set(view.key, {
         layer: view.key,

@@ -262,7 +262,6 @@ const asButton = (page: RolePage, view: View): Candidate | undefined => {
     .for(0.15, 'it says a few words', hasWords && said.length <= LONGEST_LABEL)
     .for(0.15, 'it is a square with a sign', !hasWords && isSquare && view.marks.length > 0)
     .for(0.35, 'its name says so', isNamed(view.words, 'button'))
-    .for(0.2, 'the design says where it leads', view.node.layer.link !== undefined)
     .for(-0.45, '', isBadge && !isNamed(view.words, 'button'))
     .for(-0.3, '', isNamed(view.words, 'badge'))
     .for(-0.4, '', isRound(view) && standsBesideLarger(view) && !isNamedSo)
@@ -270,7 +269,7 @@ const asButton = (page: RolePage, view: View): Candidate | undefined => {
     .for(-0.4, '', !hasWords && said.length > 0)
     .for(-0.4, '', touchesField(page, view) && (!surface.isStrong || !hasWords))
     .for(-0.5, '', isCell(view) && !isNamedSo)
-    .for(-0.5, '', width > page.root.width * 0.6)
+    .for(-0.5, '', page.root.width >= 700 && width > page.root.width * 0.6)
     .for(-0.2, '', height < 24 && !isNamed(view.words, 'button'))
   if (own.confidence < 0.65) return undefined
   return { role: 'button', confidence: own.confidence, evidence: own.evidence }
@@ -293,6 +292,7 @@ export const readControls = (page: RolePage): void => {
   })
   walkViews(page.root, (view) => {
     if (fields.has(view)) return false
+    if (page.roleOf(view) === 'link') return false
     const button = view === page.root ? undefined : asButton(page, view)
     return !button || !page.set(view, button)
   })

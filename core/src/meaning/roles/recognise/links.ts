@@ -39,12 +39,20 @@ export const bodyOf = (page: RolePage): { readonly color: string; readonly size:
   return { color: most(colors) ?? '#000000', size: most(running) ?? 16 }
 }
 
-/** Links that the design states, and short words that are underlined or set in a colour of their own. */
+/** Links that the design states. */
+export const readStatedLinks = (page: RolePage): void => {
+  walkViews(page.root, (view) => {
+    if (!view.node.layer.link) return true
+    setLink(page, view, 0.98, 'the design says where it leads')
+    return false
+  })
+}
+
+/** Links by their looks: short words that are underlined or set in a colour of their own. */
 export const readLinks = (page: RolePage): void => {
   const body = bodyOf(page)
   walkViews(page.root, (view) => {
     const { layer } = view.node
-    if (layer.link) setLink(page, view, 0.98, 'the design says where it leads')
     const role = page.roleOf(view)
     if (role === 'link' || role === 'button') return false
     if (layer.type !== 'text' || role !== undefined) return true

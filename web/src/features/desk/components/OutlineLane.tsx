@@ -1,6 +1,7 @@
 import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/react'
 import { LayerCard } from './LayerCard'
 import { useStructure } from '../model/structure-store'
+import { MeaningTab } from './MeaningTab'
 import { Outline } from './Outline'
 import { StructureTab, useStructureReport } from './StructureTab'
 import { TokensTab } from './TokensTab'
@@ -8,7 +9,7 @@ import { useWidths } from '../model/widths-store'
 import { WidthTab, useWidthReport } from './WidthTab'
 
 const TAB =
-  'h-8 px-2.5 text-soft border-b-2 border-transparent hover:text-ink data-selected:border-ink data-selected:font-semibold data-selected:text-ink'
+  'h-8 px-1.5 text-sm text-soft border-b-2 border-transparent hover:text-ink data-selected:border-ink data-selected:font-semibold data-selected:text-ink'
 
 /** The design as layers, by what is wrong with them, and as tokens, and what can be read off the selected layer. */
 export const OutlineLane = () => {
@@ -27,6 +28,7 @@ export const OutlineLane = () => {
           <Tab className={TAB}>
             Width{breaks > 0 && <span className="ml-1 text-xs text-problem">{breaks}</span>}
           </Tab>
+          <Tab className={TAB}>Meaning</Tab>
           <Tab className={TAB}>Tokens</Tab>
         </TabList>
         <TabPanels className="min-h-0 flex-1">
@@ -39,6 +41,9 @@ export const OutlineLane = () => {
           </TabPanel>
           <TabPanel tabIndex={-1} className="flex h-full min-h-0 flex-col">
             <WidthTab />
+          </TabPanel>
+          <TabPanel tabIndex={-1} className="flex h-full min-h-0 flex-col">
+            <MeaningTab />
           </TabPanel>
           <TabPanel tabIndex={-1} className="flex h-full min-h-0 flex-col">
             <TokensTab />

@@ -18,6 +18,7 @@ import type {
   TextPiece,
   TokenList,
 } from '../../../engine/protocol'
+import type { NamedRole } from '../../../engine/roles'
 import type { NamedBreak, WidthAnswer } from '../../../engine/widths'
 import {
   api,
@@ -74,6 +75,7 @@ type DeskActions = {
   settled(): Promise<void>
   report(): Promise<StructureReport>
   widths(screen: string): Promise<WidthAnswer | undefined>
+  roles(screen: string): Promise<readonly NamedRole[]>
   breaks(): Promise<readonly NamedBreak[] | undefined>
   mend(choice: MendChoice): Promise<MendAnswer>
   listArranged(screen: string): Promise<ArrangedBox[]>
@@ -267,6 +269,7 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
     settled,
     report: () => engine.call('report'),
     widths: (screen) => engine.call('widths', screen),
+    roles: (screen) => engine.call('roles', screen),
     breaks: () => engine.call('breaks'),
     mend: (choice) => engine.call('mend', choice),
     listArranged: (screen) => engine.call('listArranged', screen),

@@ -1,0 +1,37 @@
+import {
+  findTitle,
+  readRoles,
+  type Design,
+  type Examined,
+  type Layer,
+  type RoleReading,
+} from '@unimorph/core'
+import { nameLayers } from './widths'
+
+/** What a layer is, with what a person needs to tell it from others. */
+export type NamedRole = RoleReading & {
+  readonly name: string
+  /** Layers that were read as the same for the same reasons, itself among them. */
+  readonly alike: readonly string[]
+}
+
+/** Roles that say something; the rest is layout. In the order of the page. */
+export const listRoles = (design: Design, { root, trees }: Examined): readonly NamedRole[] => {
+  const wide = [...trees].reverse().map((step) => step.root)
+  const readings = [
+    ...readRoles(wide, { rulings: design.roles ?? {}, title: findTitle(root as Layer) }).values(),
+  ]
+  const idOf = ({ role, level, evidence }: RoleReading): string =>
+    JSON.stringify([role, level, evidence])
+  const groups = new Map<string, string[]>()
+  for (const reading of readings) {
+    const id = idOf(reading)
+    groups.set(id, [...(groups.get(id) ?? []), reading.layer])
+  }
+  const nameOf = nameLayers(design)
+  return readings.map((reading) => ({
+    ...reading,
+    name: nameOf(reading.layer),
+    alike: groups.get(idOf(reading))!,
+  }))
+}

@@ -1,0 +1,109 @@
+import { layerOfNode } from '@unimorph/core'
+import { useEffect, useState } from 'react'
+import type { NamedRole } from '../../../engine/roles'
+import { Button } from '../../../shared/ui/Button'
+import { useDesk } from '../model/desk-store'
+import { byDoubt, isDoubtful, ROLE_NAMES, useRoles } from '../model/roles-store'
+import { RoleCard } from './RoleCard'
+import { Section } from './Section'
+
+const nameOfRole = ({ role, level }: NamedRole): string =>
+  `${ROLE_NAMES[role]}${level ? ` ${level}` : ''}`
+
+const RoleRow = ({
+  role,
+  isChosen,
+  onChoose,
+}: {
+  readonly role: NamedRole
+  readonly isChosen: boolean
+  readonly onChoose: () => void
+}) => (
+  <li className={`border-l-2 ${isChosen ? 'border-settled bg-tint' : 'border-transparent'}`}>
+    <button
+      type="button"
+      aria-pressed={isChosen}
+      onClick={onChoose}
+      className="flex w-full items-baseline gap-2 px-3 py-0.5 text-left text-xs hover:bg-tint"
+    >
+      <span className="min-w-0 flex-1 truncate">{role.name}</span>
+      <span className="w-28 shrink-0 truncate">{nameOfRole(role)}</span>
+      <span
+        className={`w-10 shrink-0 text-right tabular-nums ${role.isRuling ? 'text-settled' : isDoubtful(role) ? 'text-doubt' : 'text-soft'}`}
+      >
+        {role.isRuling ? 'yours' : `${Math.round(role.confidence * 100)} %`}
+      </span>
+    </button>
+  </li>
+)
+
+/** What the layers of the shown screen are, the doubtful ones first, and what a person says of the chosen one. */
+export const MeaningTab = () => {
+  const roles = useRoles((s) => s.roles)
+  const load = useRoles((s) => s.load)
+  const drawn = useDesk((s) => s.drawn)
+  const screen = useDesk((s) => s.screen)
+  const selection = useDesk((s) => s.selection)
+  const select = useDesk((s) => s.select)
+  const [chosen, setChosen] = useState<string>()
+  useEffect(() => {
+    if (drawn && screen) void load()
+  }, [drawn, screen, load])
+
+  const last = selection.at(-1)
+  // Several boxes may stand for one layer; the one that was pressed in the list stays the one that is meant.
+  const isMeant = chosen !== undefined && last !== undefined && layerOfNode(chosen) === last
+  const key = isMeant ? chosen : last
+  const choose = (layer: string): void => {
+    setChosen(layer)
+    select([layerOfNode(layer)])
+  }
+  if (!roles) return <p className="p-3 text-xs text-soft">Reading what the layers are …</p>
+  const doubtful = byDoubt(roles).filter(isDoubtful)
+  const sure = roles.filter((role) => !isDoubtful(role))
+  const next = doubtful.find((role) => role.layer !== key)
+  const rows = (list: readonly NamedRole[]) => (
+    <ul>
+      {list.map((role) => (
+        <RoleRow
+          key={role.layer}
+          role={role}
+          isChosen={role.layer === key}
+          onChoose={() => choose(role.layer)}
+        />
+      ))}
+    </ul>
+  )
+  return (
+    <div className="flex min-h-0 flex-1 flex-col">
+      <div className="min-h-0 flex-1 overflow-auto">
+        <Section title="To be looked at" count={doubtful.length} hint="Readings that are not sure">
+          {doubtful.length === 0 ? (
+            <p className="px-3 text-xs text-soft">
+              Every reading is sure. Choose a layer to say what it is.
+            </p>
+          ) : (
+            <>
+              {rows(doubtful)}
+              {next && (
+                <Button className="mx-3 mt-1 h-6! text-xs" onClick={() => choose(next.layer)}>
+                  Next
+                </Button>
+              )}
+            </>
+          )}
+        </Section>
+        <Section title="Read for sure, or said by hand" count={sure.length}>
+          {sure.length === 0 ? (
+            <p className="px-3 text-xs text-soft">
+              Nothing here is more than layout. Choose a layer to say what it is.
+            </p>
+          ) : (
+            rows(sure)
+          )}
+        </Section>
+      </div>
+      <RoleCard layer={key} role={roles.find((role) => role.layer === key)} />
+    </div>
+  )
+}

@@ -1,0 +1,88 @@
+import type { InputType, Role } from '@unimorph/core'
+import { create } from 'zustand'
+import { Cancelled } from '../../../engine/engine'
+import type { NamedRole } from '../../../engine/roles'
+import { messageOf } from '../../../shared/lib/api'
+import { showProblem } from '../../../shared/lib/toast-store'
+import { useDesk } from './desk-store'
+
+/** What each role is called for people. */
+export const ROLE_NAMES: Readonly<Record<Role, string>> = {
+  none: 'nothing but layout',
+  banner: 'head of the page',
+  navigation: 'navigation',
+  main: 'main part',
+  contentinfo: 'foot of the page',
+  form: 'form',
+  heading: 'heading',
+  paragraph: 'paragraph',
+  link: 'link',
+  button: 'button',
+  textbox: 'text field',
+  textarea: 'text area',
+  combobox: 'select',
+  checkbox: 'check box',
+  radio: 'radio button',
+  switch: 'switch',
+  label: 'label',
+  list: 'list',
+  listitem: 'list item',
+  table: 'table',
+  rowgroup: 'rows of a table',
+  row: 'row of a table',
+  columnheader: 'column header',
+  cell: 'cell of a table',
+  image: 'picture',
+  separator: 'separator',
+}
+
+export const INPUT_NAMES: Readonly<Record<InputType, string>> = {
+  text: 'any text',
+  email: 'email address',
+  password: 'password',
+  search: 'search',
+  tel: 'phone number',
+  url: 'web address',
+  number: 'number',
+  date: 'date',
+}
+
+/** Less sure than this is worth a look. */
+export const DOUBT = 0.75
+
+/** The least sure first; what a person has said is settled. */
+export const byDoubt = (roles: readonly NamedRole[]): readonly NamedRole[] =>
+  [...roles].sort((a, b) => a.confidence - b.confidence)
+
+export const isDoubtful = (role: NamedRole): boolean => !role.isRuling && role.confidence < DOUBT
+
+type RolesStore = {
+  /** Of the screen that is shown. */
+  readonly roles: readonly NamedRole[] | undefined
+  load(): Promise<void>
+  clear(): void
+}
+
+/** What the layers of the shown screen are. */
+export const useRoles = create<RolesStore>((set) => {
+  let turn = 0
+  return {
+    roles: undefined,
+    async load() {
+      const own = ++turn
+      try {
+        await useDesk.getState().settled()
+        const { screen, roles } = useDesk.getState()
+        if (own !== turn || screen === undefined) return
+        const found = await roles(screen)
+        if (own === turn) set({ roles: found })
+      } catch (error) {
+        if (own === turn && !(error instanceof Cancelled)) showProblem(messageOf(error))
+      }
+    },
+    clear() {
+      turn++
+      set({ roles: undefined })
+    },
+  }
+})
