@@ -31,12 +31,18 @@ const ownFill = ({ node: { layer } }: View, below: Rgb): Rgb | 'picture' | undef
   return color
 }
 
+const grounds = new WeakMap<View, Rgb>()
+
 /** The colour that is seen behind what is in a view. */
 export const groundOf = (view: View | undefined): Rgb => {
   if (!view) return WHITE
+  const known = grounds.get(view)
+  if (known) return known
   const below = groundOf(view.parent)
   const own = ownFill(view, below)
-  return own === undefined || own === 'picture' ? below : own
+  const ground = own === undefined || own === 'picture' ? below : own
+  grounds.set(view, ground)
+  return ground
 }
 
 export type Surface = {
@@ -56,8 +62,18 @@ export type Surface = {
 const STRONG_CONTRAST = 1.35
 const STRONG_CHROMA = 0.06
 
+const surfaces = new WeakMap<View, Surface>()
+
 /** How the surface of a view looks against what is behind it. */
 export const surfaceOf = (view: View): Surface => {
+  const known = surfaces.get(view)
+  if (known) return known
+  const surface = findSurface(view)
+  surfaces.set(view, surface)
+  return surface
+}
+
+const findSurface = (view: View): Surface => {
   const { layer } = view.node
   const ground = groundOf(view.parent)
   const fill = ownFill(view, ground)
