@@ -158,6 +158,7 @@ export const buildUi = (
       measure,
       pages: pageKeys,
       roles,
+      home: groups[0]![0]!.key,
       pageNamed: (words) => pageNames.get(words.trim().toLowerCase()),
       controlId,
       described,

@@ -29,6 +29,8 @@ export type RoleReading = {
   readonly isOrdered?: boolean
   /** Of a table: how many columns it has. */
   readonly columns?: number
+  /** Of a link: it leads to the first page. */
+  readonly leadsHome?: boolean
   /** Of a button: it sends its form. */
   readonly submits?: boolean
 }

@@ -14,6 +14,8 @@ export type BuildContext = {
   readonly pages: ReadonlyMap<string, string>
   /** What each layer is, by its key. */
   readonly roles: ReadonlyMap<string, RoleReading>
+  /** The first page. */
+  readonly home: string
   /** The page a link with these words leads to. */
   pageNamed(words: string): string | undefined
   /** Keys of texts that say more about a control. */

@@ -8,7 +8,9 @@ import type { BuildContext, Surroundings } from './context.js'
 
 /** What was read as a link leads to the screen of that name, or nowhere yet. */
 const readLink = (context: BuildContext, layer: Layer): UiLink | undefined => {
-  if (context.roles.get(layer.key)?.role !== 'link') return undefined
+  const reading = context.roles.get(layer.key)
+  if (reading?.role !== 'link') return undefined
+  if (reading.leadsHome) return { kind: 'page', page: context.home }
   const said: string[] = []
   walkLayers(layer, (inner) => {
     if (inner.type === 'text') said.push(textOf(inner))

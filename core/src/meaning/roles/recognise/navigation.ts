@@ -64,6 +64,7 @@ const isBrand = (view: View): boolean =>
 const readBar = (page: RolePage, bar: View, links: View, others: readonly View[]): void => {
   for (const brand of others.filter(isBrand).slice(0, 1)) {
     setLink(page, brand, 0.85, 'it is the name of the place, beside the navigation')
+    page.amend(brand, { leadsHome: true })
   }
   if (others.length === 0 || others.length > 2 || !others.every(isBrand)) return
   if (isNamed(bar.words, 'header') || page.roleOf(links) !== 'navigation') return
