@@ -9,7 +9,7 @@ import { useWidths } from '../model/widths-store'
 import { WidthTab, useWidthReport } from './WidthTab'
 
 const TAB =
-  'h-8 px-1.5 text-sm text-soft border-b-2 border-transparent hover:text-ink data-selected:border-ink data-selected:font-semibold data-selected:text-ink'
+  'h-8 px-1.5 text-xs text-soft border-b-2 border-transparent hover:text-ink data-selected:border-ink data-selected:font-semibold data-selected:text-ink'
 
 /** The design as layers, by what is wrong with them, and as tokens, and what can be read off the selected layer. */
 export const OutlineLane = () => {
@@ -20,7 +20,7 @@ export const OutlineLane = () => {
   return (
     <div className="flex h-full min-h-0 flex-col">
       <TabGroup className="flex min-h-0 flex-1 flex-col">
-        <TabList className="flex shrink-0 border-b border-rule px-1">
+        <TabList className="flex shrink-0 overflow-x-auto border-b border-rule px-1">
           <Tab className={TAB}>Layers</Tab>
           <Tab className={TAB}>
             Structure{count > 0 && <span className="ml-1 text-xs text-soft">{count}</span>}
