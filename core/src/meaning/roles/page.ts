@@ -50,11 +50,16 @@ export class RolePage {
     return this.readings.get(view.key)?.role
   }
 
+  /** Whether a view is one of these. */
+  is(view: View, ...roles: readonly RoleReading['role'][]): boolean {
+    const role = this.roleOf(view)
+    return role !== undefined && roles.includes(role)
+  }
+
   /** Whether a view, or something it stands in, is one of these. */
   isWithin(view: View, ...roles: readonly RoleReading['role'][]): boolean {
     for (let at: View | undefined = view; at; at = at.parent) {
-      const role = this.roleOf(at)
-      if (role && roles.includes(role)) return true
+      if (this.is(at, ...roles)) return true
     }
     return false
   }

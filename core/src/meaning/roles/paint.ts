@@ -31,19 +31,24 @@ const ownFill = ({ node: { layer } }: View, below: Rgb): Rgb | 'picture' | undef
   return color
 }
 
-const grounds = new WeakMap<View, Rgb>()
+/** Asks once for each view: everything that stands on one asks again. */
+const remembered = <T>(find: (view: View) => T): ((view: View) => T) => {
+  const known = new WeakMap<View, { readonly value: T }>()
+  return (view) => {
+    let found = known.get(view)
+    if (!found) known.set(view, (found = { value: find(view) }))
+    return found.value
+  }
+}
 
-/** The colour that is seen behind what is in a view. */
-export const groundOf = (view: View | undefined): Rgb => {
-  if (!view) return WHITE
-  const known = grounds.get(view)
-  if (known) return known
+const groundOn = remembered((view): Rgb => {
   const below = groundOf(view.parent)
   const own = ownFill(view, below)
-  const ground = own === undefined || own === 'picture' ? below : own
-  grounds.set(view, ground)
-  return ground
-}
+  return own === undefined || own === 'picture' ? below : own
+})
+
+/** The colour that is seen behind what is in a view. */
+const groundOf = (view: View | undefined): Rgb => (view ? groundOn(view) : WHITE)
 
 export type Surface = {
   /** It is filled in a way that stands out from what is behind it. */
@@ -62,18 +67,8 @@ export type Surface = {
 const STRONG_CONTRAST = 1.35
 const STRONG_CHROMA = 0.06
 
-const surfaces = new WeakMap<View, Surface>()
-
 /** How the surface of a view looks against what is behind it. */
-export const surfaceOf = (view: View): Surface => {
-  const known = surfaces.get(view)
-  if (known) return known
-  const surface = findSurface(view)
-  surfaces.set(view, surface)
-  return surface
-}
-
-const findSurface = (view: View): Surface => {
+export const surfaceOf = remembered((view): Surface => {
   const { layer } = view.node
   const ground = groundOf(view.parent)
   const fill = ownFill(view, ground)
@@ -83,46 +78,39 @@ const findSurface = (view: View): Surface => {
     (s) => [s.top, s.right, s.bottom, s.left].filter((w) => w > 0).length > 2,
   )
   const below = sides.some((s) => s.bottom > 0 && s.top === 0 && s.left === 0 && s.right === 0)
-  const isColored =
-    fill !== undefined && fill !== 'picture' && (toOklch(fill).c ?? 0) > STRONG_CHROMA
+  const color = fill === 'picture' ? undefined : fill
+  const { l = 0, c = 0 } = color ? toOklch(color) : {}
   return {
     isStrong:
       fill === 'picture' ||
-      (fill !== undefined && (isColored || wcagContrast(fill, ground) >= STRONG_CONTRAST)),
-    isWhite:
-      fill !== undefined &&
-      fill !== 'picture' &&
-      (toOklch(fill).l ?? 0) > 0.94 &&
-      (toOklch(fill).c ?? 0) < 0.02,
+      (color !== undefined &&
+        (c > STRONG_CHROMA || wcagContrast(color, ground) >= STRONG_CONTRAST)),
+    isWhite: l > 0.94 && c < 0.02,
     isFilled: fill !== undefined,
     isOutlined: around,
     isUnderlined: below && !around,
   }
-}
+})
+
+const colorOf = ({ node: { layer } }: View): string =>
+  layer.type === 'text' ? (layer.runs[0]?.style.color ?? layer.style.color) : ''
 
 /** How well a text is seen against what is behind it, from 1 to 21 (WCAG 2.2). */
 export const contrastOf = (text: View): number => {
-  const { layer } = text.node
-  if (layer.type !== 'text') return 1
   const ground = groundOf(text.parent)
-  const rgb = toRgb(parse(layer.runs[0]?.style.color ?? layer.style.color))
+  const rgb = toRgb(parse(colorOf(text)))
   if (!rgb) return 21
-  return wcagContrast(over(rgb, (rgb.alpha ?? 1) * layer.opacity, ground), ground)
+  return wcagContrast(over(rgb, (rgb.alpha ?? 1) * text.node.layer.opacity, ground), ground)
 }
 
 /** The colour of a text as one word, to be compared; and whether it is a colour at all, not a grey. */
 export const inkOf = (text: View): { readonly color: string; readonly isColored: boolean } => {
-  const { layer } = text.node
-  if (layer.type !== 'text') return { color: '', isColored: false }
-  const color = layer.runs[0]?.style.color ?? layer.style.color
+  const color = colorOf(text)
   return { color, isColored: (toOklch(parse(color))?.c ?? 0) > STRONG_CHROMA }
 }
 
 /** Whether a text is set in the red that errors are set in, by its hue in OKLCH. */
 export const isWarning = (text: View): boolean => {
-  const { layer } = text.node
-  if (layer.type !== 'text') return false
-  const lch = toOklch(parse(layer.runs[0]?.style.color ?? layer.style.color))
-  const hue = lch?.h ?? 180
-  return (lch?.c ?? 0) > STRONG_CHROMA && (hue < 45 || hue > 345)
+  const { c = 0, h = 180 } = toOklch(parse(colorOf(text))) ?? {}
+  return c > STRONG_CHROMA && (h < 45 || h > 345)
 }

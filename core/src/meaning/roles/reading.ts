@@ -1,5 +1,14 @@
 import type { InputType, Role } from '../../design/role.js'
 
+/** Controls that take words or one of several; and all that a person fills in or sets. */
+export const FIELD_ROLES = ['textbox', 'textarea', 'combobox'] as const satisfies readonly Role[]
+export const CONTROL_ROLES = [
+  ...FIELD_ROLES,
+  'checkbox',
+  'radio',
+  'switch',
+] as const satisfies readonly Role[]
+
 /** What the program concludes a layer is. */
 export type RoleReading = {
   /** Key of the layer; that of a container made up for others is its first layer's and `~`. */
@@ -15,6 +24,8 @@ export type RoleReading = {
   readonly level?: 1 | 2 | 3 | 4 | 5 | 6
   /** Of a text field. */
   readonly input?: InputType
+  /** Of a text field: the words in it are a hint, not what it has to begin with. */
+  readonly showsHint?: boolean
   /** Of a control: key of the text that names it. */
   readonly labelledBy?: string
   /** Of a control: key of the text below it that says more. */

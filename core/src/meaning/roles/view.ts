@@ -1,4 +1,5 @@
 import type { LayoutNode } from '../../layout/index.js'
+import { isInFlow } from '../../responsive/solver.js'
 import { textOf } from '../../text/wrap.js'
 
 /** A node with its place on the page and what is in it, in px. */
@@ -64,6 +65,17 @@ export const walkViews = (view: View, visit: (view: View) => boolean | void): vo
   if (visit(view) === false) return
   for (const child of view.children) walkViews(child, visit)
 }
+
+/** What stands in the flow of a view. */
+export const flowOf = (view: View): readonly View[] =>
+  view.children.filter((child) => isInFlow(child.node))
+
+/** Room between two things that stand side by side, in px; negative where one reaches over the other. */
+export const roomBetween = (a: View, b: View): number =>
+  Math.max(b.x - a.x - a.width, a.x - b.x - b.width)
+
+/** Whether two things have a part of their height in common. */
+export const isInLine = (a: View, b: View): boolean => a.y < b.y + b.height && a.y + a.height > b.y
 
 /** The words a view shows. */
 export const saidBy = (view: View): string =>

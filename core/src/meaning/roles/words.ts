@@ -10,18 +10,13 @@ const NAMES = {
   select: 'select dropdown combobox combo picker auswahl auswahlfeld sélecteur selector',
   check: 'checkbox check tickbox kontrollkästchen coche casilla',
   radio: 'radio option',
-  switch: 'switch toggle schalter interrupteur interruptor',
   button: 'button btn cta knopf schaltfläche taste bouton botón botao bottone przycisk knapp',
   badge: 'badge tag chip pill label status',
-  navigation: 'nav navbar navigation navegación navigazione menu menü menú',
   breadcrumb: 'breadcrumb breadcrumbs brotkrumen',
-  pagination: 'pagination pager',
   header: 'header topbar masthead kopf kopfzeile encabezado',
-  footer: 'footer fußzeile fuss pied pie rodapé',
-  form: 'form formular formulaire formulario',
 } as const
 
-export type NameKind = keyof typeof NAMES
+type NameKind = keyof typeof NAMES
 
 const SETS = Object.fromEntries(
   Object.entries(NAMES).map(([kind, words]) => [kind, new Set(words.split(' '))]),

@@ -64,10 +64,6 @@ const placeSign = (sign: UiNode, box: Box, control: Box): UiNode => {
   return isText ? { ...sign, style } : { ...sign, style, isInert: true }
 }
 
-/** Words this pale are a hint; darker ones are what the field has to begin with. */
-const isHint = (reading: RoleReading): boolean =>
-  reading.evidence.some((why) => why.includes('pale'))
-
 const TICKS: ReadonlySet<UiControlKind> = new Set(['checkbox', 'radio', 'switch'])
 
 /** A control of a form, as the platform's own element in the look that was drawn. */
@@ -111,7 +107,10 @@ export const buildControl = (
   const right = after.length > 0 ? node.box.width - Math.min(...after) + 8 : Math.min(left, 16)
   const top = kind === 'textarea' ? (text?.box.y ?? 8) : 0
   const hint =
-    leaves.texts.length > texts.length || isHint(reading) || kind === 'password' || kind === 'email'
+    leaves.texts.length > texts.length ||
+    reading.showsHint ||
+    kind === 'password' ||
+    kind === 'email'
   const control: UiControl = {
     type: 'control',
     layer: layer.key,

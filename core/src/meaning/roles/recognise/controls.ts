@@ -1,8 +1,8 @@
 import { resolveCorners } from '../../../design/geometry.js'
 import { Case, type RolePage } from '../page.js'
-import type { RoleReading } from '../reading.js'
 import { contrastOf, surfaceOf } from '../paint.js'
-import { saidBy, siblingsOf, walkViews, type View } from '../view.js'
+import { FIELD_ROLES, type RoleReading } from '../reading.js'
+import { isInLine, roomBetween, saidBy, siblingsOf, walkViews, type View } from '../view.js'
 import { isNamed } from '../words.js'
 
 /** Heights of controls, in px. */
@@ -40,8 +40,7 @@ const textBeside = (view: View): View | undefined => {
       (text) =>
         text.x >= view.x + view.width - 1 &&
         text.x - (view.x + view.width) <= 20 &&
-        text.y < view.y + view.height &&
-        text.y + text.height > view.y,
+        isInLine(text, view),
     )
     if (beside.length > 0) return beside.sort((a, b) => a.x - b.x)[0]
   }
@@ -129,13 +128,11 @@ const isSmallMark = (mark: View): boolean => Math.max(mark.width, mark.height) <
 const holdsLittle = (view: View): boolean =>
   seenTexts(view).length <= 1 && view.marks.every((mark) => mark === view || isSmallMark(mark))
 
-const FIELDS: readonly (string | undefined)[] = ['textbox', 'textarea', 'combobox']
-
 /** A field of the same width stands above or below it. */
 const hasTwin = (page: RolePage, view: View): boolean =>
   siblingsOf(view).some(
     (other) =>
-      FIELDS.includes(page.roleOf(other)) &&
+      page.is(other, ...FIELD_ROLES) &&
       Math.abs(other.width - view.width) <= 2 &&
       Math.abs(other.x - view.x) <= 2,
   )
@@ -143,10 +140,9 @@ const hasTwin = (page: RolePage, view: View): boolean =>
 const touchesField = (page: RolePage, view: View): boolean =>
   siblingsOf(view).some(
     (other) =>
-      ['textbox', 'combobox'].includes(page.roleOf(other) ?? '') &&
+      page.is(other, 'textbox', 'combobox') &&
       Math.abs(other.height - view.height) <= 4 &&
-      Math.min(Math.abs(other.x - view.x - view.width), Math.abs(view.x - other.x - other.width)) <=
-        3,
+      Math.abs(roomBetween(view, other)) <= 3,
   )
 
 /** What is found of a box that may be one control or another. */
@@ -155,6 +151,7 @@ type Candidate = {
   readonly confidence: number
   readonly evidence: readonly string[]
   readonly labelledBy?: string
+  readonly showsHint?: boolean
 }
 
 /** Boxes that touch in a row of three or more are cells of something. */
@@ -162,12 +159,8 @@ const isCell = (view: View): boolean => {
   const row = siblingsOf(view).filter(
     (other) => Math.abs(other.y - view.y) <= 2 && Math.abs(other.height - view.height) <= 2,
   )
-  const touches = row.some(
-    (other) =>
-      Math.min(Math.abs(other.x - view.x - view.width), Math.abs(view.x - other.x - other.width)) <=
-      2,
-  )
-  return row.length >= 2 && touches && row.filter((other) => isDrawn(other)).length >= 2
+  const touches = row.some((other) => Math.abs(roomBetween(view, other)) <= 2)
+  return touches && row.filter(isDrawn).length >= 2
 }
 
 /** Text fields, text areas and selects: wide quiet boxes with a line around or below. */
@@ -194,6 +187,7 @@ const asField = (page: RolePage, view: View): Candidate | undefined => {
   const named =
     isNamed(view.words, 'field') || isNamed(view.words, 'select') || isNamed(view.words, 'area')
   const isAtTop = text !== undefined && text.y - view.y <= 36
+  const isPale = text !== undefined && contrastOf(text) < 6
   const own = new Case()
     .for(0.4, 'a quiet box with a line around it', surface.isOutlined && !isLoud)
     .for(0.3, 'a line below it and nothing around', surface.isUnderlined && !isLoud)
@@ -204,7 +198,7 @@ const asField = (page: RolePage, view: View): Candidate | undefined => {
       startsLeft && endsEarly && (!isArea || isAtTop),
     )
     .for(0.1, 'its words begin at the start', startsLeft && !endsEarly && isFull)
-    .for(0.15, 'its words are pale, as a hint is', text !== undefined && contrastOf(text) < 6)
+    .for(0.15, 'its words are pale, as a hint is', isPale)
     .for(0.2, 'it is empty', isEmpty && (!isArea || height <= 240))
     .for(0.15, 'it is much wider than high', width >= height * 3)
     .for(0.35, 'its name says so', named)
@@ -223,7 +217,8 @@ const asField = (page: RolePage, view: View): Candidate | undefined => {
   const role = isSelect ? 'combobox' : isArea ? 'textarea' : 'textbox'
   // A label may lie over the hint, which is seen once the field is used.
   const floating = text && view.texts.length === 2 ? { labelledBy: text.key } : {}
-  return { role, confidence: own.confidence, evidence: own.evidence, ...floating }
+  const hint = isPale ? { showsHint: true } : {}
+  return { role, confidence: own.confidence, evidence: own.evidence, ...hint, ...floating }
 }
 
 /** A higher box with words stands in its line: beside a button, a pill tells a state. */
@@ -261,8 +256,8 @@ const asButton = (page: RolePage, view: View): Candidate | undefined => {
     .for(0.3, 'its content stands in the middle', isCentred(view, inner))
     .for(0.15, 'it says a few words', hasWords && said.length <= LONGEST_LABEL)
     .for(0.15, 'it is a square with a sign', !hasWords && isSquare && view.marks.length > 0)
-    .for(0.35, 'its name says so', isNamed(view.words, 'button'))
-    .for(-0.45, '', isBadge && !isNamed(view.words, 'button'))
+    .for(0.35, 'its name says so', isNamedSo)
+    .for(-0.45, '', isBadge && !isNamedSo)
     .for(-0.3, '', isNamed(view.words, 'badge'))
     .for(-0.4, '', isRound(view) && standsBesideLarger(view) && !isNamedSo)
     .for(-0.3, '', said.length > LONGEST_LABEL)
@@ -270,7 +265,7 @@ const asButton = (page: RolePage, view: View): Candidate | undefined => {
     .for(-0.4, '', touchesField(page, view) && (!surface.isStrong || !hasWords))
     .for(-0.5, '', isCell(view) && !isNamedSo)
     .for(-0.5, '', page.root.width >= 700 && width > page.root.width * 0.6)
-    .for(-0.2, '', height < 24 && !isNamed(view.words, 'button'))
+    .for(-0.2, '', height < 24 && !isNamedSo)
   if (own.confidence < 0.65) return undefined
   return { role: 'button', confidence: own.confidence, evidence: own.evidence }
 }

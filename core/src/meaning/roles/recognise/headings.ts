@@ -1,15 +1,25 @@
+import { hasWords } from '../../has-words.js'
+import { findBody } from '../body.js'
 import { Case, type RolePage } from '../page.js'
+import { FIELD_ROLES, type RoleReading } from '../reading.js'
 import { saidBy, walkViews, type View } from '../view.js'
-import { bodyOf } from './links.js'
 
 const LONGEST_HEADING = 110
 const LARGER = 1.18
 const BOLD = 600
 
-type Heading = { readonly view: View; readonly size: number; readonly weight: number }
+/** Nothing in them is a heading. */
+const CLOSED: ReadonlySet<RoleReading['role']> = new Set([
+  ...FIELD_ROLES,
+  'banner',
+  'button',
+  'label',
+  'link',
+  'navigation',
+  'table',
+])
 
-const hasWords = (said: string): boolean =>
-  (said.match(/\p{L}/gu)?.length ?? 0) > 2 * (said.match(/\p{N}/gu)?.length ?? 0)
+type Heading = { readonly view: View; readonly size: number; readonly weight: number }
 
 /** Something stands below the text, in what holds both. */
 const standsOver = (view: View): boolean => {
@@ -26,20 +36,7 @@ const candidates = (page: RolePage, size: number, title: string | undefined): He
   const found: Heading[] = []
   walkViews(page.root, (view) => {
     const role = page.roleOf(view)
-    const isClosed =
-      role &&
-      [
-        'button',
-        'textbox',
-        'textarea',
-        'combobox',
-        'link',
-        'table',
-        'label',
-        'navigation',
-        'banner',
-      ].includes(role)
-    if (isClosed) return false
+    if (role && CLOSED.has(role)) return false
     const { layer } = view.node
     if (layer.type !== 'text' || role === 'none' || role === 'paragraph') return true
     const said = saidBy(view)
@@ -64,7 +61,7 @@ const candidates = (page: RolePage, size: number, title: string | undefined): He
 
 /** Headings with levels that never skip: the largest is the title, ranks follow size and weight. */
 export const readHeadings = (page: RolePage, title: string | undefined): void => {
-  const body = bodyOf(page)
+  const body = findBody(page.root)
   const headings = candidates(page, body.size, title)
   const top =
     headings.find(({ view }) => view.key === title) ??

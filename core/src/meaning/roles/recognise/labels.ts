@@ -1,13 +1,12 @@
 import type { RolePage } from '../page.js'
 import { isWarning } from '../paint.js'
-import { saidBy, siblingsOf, walkViews, type View } from '../view.js'
+import { CONTROL_ROLES, FIELD_ROLES } from '../reading.js'
+import { isInLine, saidBy, siblingsOf, walkViews, type View } from '../view.js'
 import { inputTypeOf } from '../words.js'
 
 const ABOVE_PX = 32
 const BESIDE_PX = 240
-
 const HELP_PX = 14
-const FIELDS = ['textbox', 'textarea', 'combobox']
 
 /** Words in small type right below a field. */
 const findHelp = (page: RolePage, field: View): View | undefined =>
@@ -32,8 +31,7 @@ const distanceTo = (text: View, field: View): number | undefined => {
   const begins = Math.abs(text.x - field.x) <= 18
   if (begins && above > -6 && above <= ABOVE_PX) return Math.max(0, above)
   const before = field.x - (text.x + text.width)
-  const isInLine = text.y < field.y + field.height && text.y + text.height > field.y
-  if (isInLine && before > 0 && before <= BESIDE_PX) return 40 + before
+  if (isInLine(text, field) && before > 0 && before <= BESIDE_PX) return 40 + before
   return undefined
 }
 
@@ -54,25 +52,21 @@ const findLabel = (page: RolePage, field: View, inside: ReadonlySet<View>): View
 export const readLabels = (page: RolePage): void => {
   const controls: View[] = []
   walkViews(page.root, (view) => {
-    const role = page.roleOf(view)
-    if (role && ['textbox', 'textarea', 'combobox', 'checkbox', 'radio', 'switch'].includes(role)) {
-      controls.push(view)
-      return false
-    }
-    return true
+    const isControl = page.is(view, ...CONTROL_ROLES)
+    if (isControl) controls.push(view)
+    return !isControl
   })
   // What a field shows names no other field.
   const inside = new Set(controls.flatMap((control) => control.texts))
+  const texts = new Map(page.root.texts.map((text) => [text.key, text]))
   for (const control of controls) {
     const reading = page.readings.get(control.key)!
-    const known = page.root.texts.find((text) => text.key === reading.labelledBy)
+    const known = reading.labelledBy === undefined ? undefined : texts.get(reading.labelledBy)
     const label = known ?? findLabel(page, control, inside)
-    const shown = saidBy(control)
-    const role = reading.role
-    if (role === 'textbox' && !reading.input) {
-      page.amend(control, { input: inputTypeOf(label ? saidBy(label) : '', shown) })
+    if (reading.role === 'textbox' && !reading.input) {
+      page.amend(control, { input: inputTypeOf(label ? saidBy(label) : '', saidBy(control)) })
     }
-    const help = FIELDS.includes(role) ? findHelp(page, control) : undefined
+    const help = page.is(control, ...FIELD_ROLES) ? findHelp(page, control) : undefined
     if (help) {
       page.amend(control, {
         describedBy: help.key,

@@ -1,22 +1,22 @@
 import type { RolePage } from '../page.js'
+import { CONTROL_ROLES, type RoleReading } from '../reading.js'
 import { walkViews, type View } from '../view.js'
 import { isNamed } from '../words.js'
 
-const FIELDS = ['textbox', 'textarea', 'combobox', 'checkbox', 'radio', 'switch']
 const HEAD_PX = 200
 
 /** The outermost container that holds more than one part of the page. */
-const bodyOf = (root: View): View => {
+const partsOf = (root: View): View => {
   let view = root
   while (view.children.length === 1 && view.children[0]!.children.length > 0)
     view = view.children[0]!
   return view
 }
 
-const holds = (page: RolePage, view: View, ...roles: readonly string[]): boolean => {
+const holds = (page: RolePage, view: View, ...roles: readonly RoleReading['role'][]): boolean => {
   let found = false
   walkViews(view, (inner) => {
-    if (roles.includes(page.roleOf(inner) ?? '')) found = true
+    found ||= page.is(inner, ...roles)
     return !found
   })
   return found
@@ -24,7 +24,7 @@ const holds = (page: RolePage, view: View, ...roles: readonly string[]): boolean
 
 /** Head and foot of the page, and what is between them. */
 export const readBands = (page: RolePage): void => {
-  const body = bodyOf(page.root)
+  const body = partsOf(page.root)
   if (body.node.arrangement.kind !== 'column' || body.children.length < 2) return
   const isWide = (view: View): boolean => view.width >= page.root.width * 0.9
   const [first] = body.children
@@ -42,7 +42,7 @@ export const readBands = (page: RolePage): void => {
     isLow &&
     isSmall &&
     last.texts.length > 0 &&
-    !holds(page, last, ...FIELDS, 'heading')
+    !holds(page, last, ...CONTROL_ROLES, 'heading')
   ) {
     page.set(last, {
       role: 'contentinfo',
@@ -52,33 +52,38 @@ export const readBands = (page: RolePage): void => {
   }
 }
 
-const isField = (page: RolePage, view: View): boolean => FIELDS.includes(page.roleOf(view) ?? '')
+/** What is in a part of the page. */
+type Content = {
+  readonly fields: number
+  readonly buttons: readonly View[]
+  readonly isClosed: boolean
+}
 
 /** Forms: the smallest part of the page that holds fields and the button that sends them. */
 export const readForms = (page: RolePage): void => {
-  const count = (view: View): { fields: number; buttons: View[] } => {
-    let fields = 0
-    const buttons: View[] = []
-    walkViews(view, (inner) => {
-      if (isField(page, inner)) fields++
-      if (page.roleOf(inner) === 'button') buttons.push(inner)
-      return true
-    })
-    return { fields, buttons }
-  }
-  const visit = (view: View): void => {
-    for (const child of view.children) visit(child)
-    if (view === page.root || page.roleOf(view) !== undefined) return
-    const hasForm = (inner: View): boolean =>
-      page.roleOf(inner) === 'form' || inner.children.some(hasForm)
-    if (view.children.some(hasForm)) return
-    const { fields, buttons } = count(view)
-    const isWhole = fields >= 1 && buttons.length >= 1 && buttons.length <= fields + 2
-    const button = buttons.at(0)
-    if (!isWhole || !button || holds(page, view, 'navigation', 'banner')) return
+  const visit = (view: View): Content => {
+    const inside = view.children.map(visit)
+    const content: Content = {
+      fields: inside.reduce(
+        (sum, part) => sum + part.fields,
+        page.is(view, ...CONTROL_ROLES) ? 1 : 0,
+      ),
+      buttons: [
+        ...(page.is(view, 'button') ? [view] : []),
+        ...inside.flatMap((part) => part.buttons),
+      ],
+      // A form in a form is none, and what leads through the site is part of none.
+      isClosed:
+        inside.some((part) => part.isClosed) || page.is(view, 'navigation', 'banner', 'form'),
+    }
+    const { fields, buttons, isClosed } = content
+    const [button] = buttons
+    const isWhole = fields >= 1 && button !== undefined && buttons.length <= fields + 2
+    if (!isWhole || isClosed || view === page.root) return content
     const evidence = [`it holds ${fields === 1 ? 'a field' : `${fields} fields`} and a button`]
-    if (page.set(view, { role: 'form', confidence: 0.8, evidence }))
-      page.amend(button, { submits: true })
+    if (!page.set(view, { role: 'form', confidence: 0.8, evidence })) return content
+    page.amend(button, { submits: true })
+    return { ...content, isClosed: true }
   }
   visit(page.root)
 }

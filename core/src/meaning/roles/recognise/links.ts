@@ -1,5 +1,7 @@
+import { findBody } from '../body.js'
 import type { RolePage } from '../page.js'
 import { inkOf } from '../paint.js'
+import { FIELD_ROLES } from '../reading.js'
 import { saidBy, walkViews, type View } from '../view.js'
 
 /** A link; that a box around the words is the link makes it larger to press. */
@@ -8,36 +10,9 @@ export const setLink = (page: RolePage, view: View, confidence: number, why: str
 }
 
 const LONGEST_LINK = 48
-/** Running text is no larger, in px, unless most words are. */
-const LARGEST_BODY_PX = 20
 const SIGN_PX = { least: 16, most: 72 }
 /** Dates and amounts are set in a colour too. */
 const FIGURES = /\d{4}|\d[.,:/]\d|^\d+\D{0,3}$/u
-
-/** The colour most words are set in, and how large they are. */
-export const bodyOf = (page: RolePage): { readonly color: string; readonly size: number } => {
-  const colors = new Map<string, number>()
-  const sizes = new Map<number, number>()
-  let total = 0
-  for (const text of page.root.texts) {
-    const { layer } = text.node
-    if (layer.type !== 'text') continue
-    const { length } = saidBy(text)
-    const { color } = inkOf(text)
-    total += length
-    colors.set(color, (colors.get(color) ?? 0) + length)
-    sizes.set(layer.style.size, (sizes.get(layer.style.size) ?? 0) + length)
-  }
-  const most = <T>(counts: ReadonlyMap<T, number>): T | undefined =>
-    [...counts].sort((a, b) => b[1] - a[1])[0]?.[0]
-  let passed = 0
-  const median = [...sizes]
-    .sort((a, b) => a[0] - b[0])
-    .find(([, count]) => (passed += count) >= total / 2)?.[0]
-  const limit = Math.max(LARGEST_BODY_PX, median ?? 0)
-  const running = new Map([...sizes].filter(([size]) => size <= limit))
-  return { color: most(colors) ?? '#000000', size: most(running) ?? 16 }
-}
 
 /** Links that the design states. */
 export const readStatedLinks = (page: RolePage): void => {
@@ -50,14 +25,13 @@ export const readStatedLinks = (page: RolePage): void => {
 
 /** Links by their looks: short words that are underlined or set in a colour of their own. */
 export const readLinks = (page: RolePage): void => {
-  const body = bodyOf(page)
+  const body = findBody(page.root)
   walkViews(page.root, (view) => {
     const { layer } = view.node
     const role = page.roleOf(view)
     if (role === 'link' || role === 'button') return false
     if (layer.type !== 'text' || role !== undefined) return true
-    if (page.isWithin(view, 'textbox', 'textarea', 'combobox', 'label', 'columnheader'))
-      return false
+    if (page.isWithin(view, ...FIELD_ROLES, 'label', 'columnheader')) return false
     const said = saidBy(view)
     const isShort = said.length <= LONGEST_LINK && (layer.lines?.length ?? 1) === 1
     const isBody = layer.style.size <= body.size * 1.15

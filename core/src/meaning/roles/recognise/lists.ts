@@ -1,12 +1,10 @@
 import { areAlike } from '../../../responsive/alike.js'
 import type { RolePage } from '../page.js'
-import { saidBy, walkViews, type View } from '../view.js'
+import { flowOf, saidBy, walkViews, type View } from '../view.js'
 import { isLabel } from './navigation.js'
 
 const BULLET = /^[•●▪■–—*·]\s|^\d{1,2}[.)]\s/u
 const LEAST_ITEMS = 3
-
-const isInFlow = (view: View): boolean => view.node.placement.kind !== 'overlay'
 
 /** One line of words with a sign before it, or a row of a few words. */
 const isItem = (view: View): boolean =>
@@ -22,8 +20,8 @@ const isMarked = (view: View): boolean => BULLET.test(saidBy(view))
 export const readLists = (page: RolePage): void => {
   walkViews(page.root, (view) => {
     const role = page.roleOf(view)
-    if (role !== undefined && role !== 'navigation') return role !== 'table'
-    const items = view.children.filter(isInFlow)
+    if (role !== undefined) return role !== 'table'
+    const items = flowOf(view)
     if (items.length < LEAST_ITEMS || items.length !== view.children.length) return true
     const links = items.filter((item) => page.roleOf(item) === 'link' && isLabel(item))
     const areLinks = links.length === items.length
@@ -41,7 +39,6 @@ export const readLists = (page: RolePage): void => {
       : areMarked
         ? 'each line begins with a sign or a number'
         : 'rows that are alike stand under one another'
-    if (role === 'navigation') return true
     page.set(view, { role: 'list', confidence: areRows ? 0.7 : 0.85, evidence: [why] })
     return true
   })

@@ -1,6 +1,6 @@
 import { findNavigation } from '../../../responsive/navigation.js'
 import type { RolePage } from '../page.js'
-import { saidBy, walkViews, type View } from '../view.js'
+import { flowOf, saidBy, walkViews, type View } from '../view.js'
 import { isNamed } from '../words.js'
 import { setLink } from './links.js'
 
@@ -76,7 +76,7 @@ const readBar = (page: RolePage, bar: View, links: View, others: readonly View[]
 const readHead = (page: RolePage, view: View): void => {
   const found = findNavigation(view.node, view.y, view.width / page.root.width)
   if (!found) return
-  const flow = view.children.filter((child) => child.node.placement.kind !== 'overlay')
+  const flow = flowOf(view)
   const run = flow.slice(found.from, found.to)
   const why = 'it is one of a run of short words in the head of the page'
   const [only] = run

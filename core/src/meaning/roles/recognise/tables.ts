@@ -1,7 +1,7 @@
 import { findTableRows, isTableGrid } from '../../../responsive/tables.js'
-import { flowChildren } from '../../../responsive/solver.js'
 import type { RolePage } from '../page.js'
-import { walkViews, type View } from '../view.js'
+import type { RoleReading } from '../reading.js'
+import { flowOf, walkViews, type View } from '../view.js'
 
 const weightOf = (view: View): string => {
   const [text] = view.texts
@@ -19,16 +19,18 @@ const isHead = (first: readonly View[], second: readonly View[]): boolean =>
     return other !== undefined && cell.texts.length > 0 && weightOf(cell) !== weightOf(other)
   })
 
-const inFlow = (view: View): View[] => {
-  const flow = new Set(flowChildren(view.node))
-  return view.children.filter((child) => flow.has(child.node))
-}
-
-const EVIDENCE = 'words stand in columns, row under row'
+/** Says what a part of a table is. */
+const say = (page: RolePage, view: View, role: RoleReading['role'], columns?: number): boolean =>
+  page.set(view, {
+    role,
+    confidence: 0.9,
+    evidence: ['words stand in columns, row under row'],
+    ...(columns === undefined ? {} : { columns }),
+  })
 
 const setRow = (page: RolePage, cells: readonly View[], isFirst: boolean): void => {
   const role = isFirst ? 'columnheader' : 'cell'
-  for (const cell of cells) page.set(cell, { role, confidence: 0.9, evidence: [EVIDENCE] })
+  for (const cell of cells) say(page, cell, role)
 }
 
 /** Names of columns may stand above the rows, in a box of their own. */
@@ -44,10 +46,9 @@ const readHeadAbove = (page: RolePage, view: View): void => {
         Math.abs((cell.texts[0] ?? cell).x - (row[i]?.texts[0] ?? row[i]!).x) <= 12,
     )
   if (!isAbove) return
-  const { columns } = page.readings.get(body.key)!
-  if (!page.set(view, { role: 'table', confidence: 0.9, evidence: [EVIDENCE] })) return
-  page.amend(body, { role: 'rowgroup', ...(columns ? { columns } : {}) })
-  page.set(head, { role: 'row', confidence: 0.9, evidence: [EVIDENCE] })
+  if (!say(page, view, 'table')) return
+  page.amend(body, { role: 'rowgroup' })
+  say(page, head, 'row')
   setRow(page, head.children, true)
 }
 
@@ -56,28 +57,24 @@ export const readTables = (page: RolePage): void => {
   walkViews(page.root, (view) => {
     if (isTableGrid(view.node) && view.node.arrangement.kind === 'grid') {
       const { columns } = view.node.arrangement
-      const cells = inFlow(view)
+      const cells = flowOf(view)
       if (cells.length % columns !== 0 || cells.length !== view.children.length) return true
-      if (!page.set(view, { role: 'table', confidence: 0.9, evidence: [EVIDENCE], columns })) {
-        return true
-      }
+      if (!say(page, view, 'table', columns)) return true
       const head = isHead(cells.slice(0, columns), cells.slice(columns, 2 * columns))
       cells.forEach((cell, i) => setRow(page, [cell], head && i < columns))
       return true
     }
     const rows = findTableRows(view.node)
-    const all = inFlow(view)
+    const all = flowOf(view)
     if (!rows || rows.to - rows.from < all.length || all.length !== view.children.length)
       return true
     const lines = all.filter((row) => row.children.length > 0)
     const columns = Math.max(...lines.map((row) => row.children.length))
-    if (!page.set(view, { role: 'table', confidence: 0.9, evidence: [EVIDENCE], columns })) {
-      return true
-    }
-    const head = isHead(inFlow(lines[0]!), inFlow(lines[1]!))
+    if (!say(page, view, 'table', columns)) return true
+    const head = isHead(flowOf(lines[0]!), flowOf(lines[1]!))
     lines.forEach((row, i) => {
-      page.set(row, { role: 'row', confidence: 0.9, evidence: [EVIDENCE] })
-      setRow(page, inFlow(row), head && i === 0)
+      say(page, row, 'row')
+      setRow(page, flowOf(row), head && i === 0)
     })
     return true
   })
