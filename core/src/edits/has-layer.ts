@@ -2,16 +2,20 @@ import type { Design } from '../design/design.js'
 import { walkScreens } from '../design/walk.js'
 
 /**
- * Whether a key stands for something in a design: `first~` is a container around the layer `first`, `card/title` a
- * layer inside an instance.
+ * Asks of keys whether they stand for something in a design: `first~` is a container around the layer `first`,
+ * `card/title` a layer inside an instance.
  */
-export const hasLayer = (design: Design, key: string): boolean => {
-  const own = key.replace(/~+(menu)?$/, '')
-  let found = false
+export const layerFinder = (design: Design): ((key: string) => boolean) => {
+  const keys = new Set<string>()
+  const instances: string[] = []
   walkScreens(design, (layer) => {
-    if (layer.key === own || (layer.type === 'instance' && own.startsWith(`${layer.key}/`))) {
-      found = true
-    }
+    keys.add(layer.key)
+    if (layer.type === 'instance') instances.push(`${layer.key}/`)
   })
-  return found
+  return (key) => {
+    const own = key.replace(/~+(menu)?$/, '')
+    return keys.has(own) || instances.some((instance) => own.startsWith(instance))
+  }
 }
+
+export const hasLayer = (design: Design, key: string): boolean => layerFinder(design)(key)

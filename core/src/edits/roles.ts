@@ -1,12 +1,12 @@
 import type { Design } from '../design/design.js'
 import type { Ruling } from '../design/role.js'
 import type { EditOf } from './edit.js'
-import { hasLayer } from './has-layer.js'
+import { layerFinder } from './has-layer.js'
 
 /** What a person says layers are. Those that are gone are left out; where all are, nothing changes. */
 export const setRole = (design: Design, edit: EditOf<'set-role'>): Design => {
   const { layers, role, level, input } = edit
-  const known = layers.filter((key) => hasLayer(design, key))
+  const known = layers.filter(layerFinder(design))
   if (known.length === 0) return design
   const roles = { ...design.roles }
   for (const key of known) {

@@ -6,6 +6,7 @@ export {
   INFERRED,
   layerOfNode,
   NO_MARGIN,
+  stackedPlainly,
   walkNodes,
   type Anchor,
   type Arrangement,

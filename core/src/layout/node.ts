@@ -85,6 +85,16 @@ export type LayoutNode = {
 
 export const NO_MARGIN: Sides = { top: 0, right: 0, bottom: 0, left: 0 }
 
+/** One thing under the other, with no room around or between. */
+export const stackedPlainly = (align: 'start' | 'stretch'): AutoLayout => ({
+  kind: 'column',
+  gap: 0,
+  padding: 0,
+  align,
+  distribute: 'start',
+  wrap: false,
+})
+
 /** Marks the key of a container that stands for no layer of the file: `first~` holds the layer `first`. */
 export const INFERRED = '~'
 

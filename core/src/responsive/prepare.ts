@@ -1,6 +1,6 @@
 import { resolveSides } from '../design/geometry.js'
 import type { LayerWidths } from '../design/widths.js'
-import { NO_MARGIN, type LayoutNode } from '../layout/index.js'
+import { NO_MARGIN, stackedPlainly, type LayoutNode } from '../layout/index.js'
 import { canWrap, findNavigation } from './navigation.js'
 import { anchored, flowChildren, isInFlow, type Solver } from './solver.js'
 import { findTableRows, isTableGrid } from './tables.js'
@@ -147,14 +147,7 @@ const boxTables = (node: LayoutNode, keyOf: (first: LayoutNode) => string): Layo
           [{ ...child, margin: NO_MARGIN, sizing: { ...child.sizing, width: 'stretch' } }],
           keyOf(child),
           'Table',
-          {
-            kind: 'column',
-            gap: 0,
-            padding: 0,
-            align: 'stretch',
-            distribute: 'start',
-            wrap: false,
-          },
+          stackedPlainly('stretch'),
           {
             sizing: child.sizing,
             margin: child.margin,

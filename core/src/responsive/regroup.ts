@@ -1,5 +1,11 @@
 import type { Layer } from '../design/layer.js'
-import { inferGrouped, NO_MARGIN, type InferOptions, type LayoutNode } from '../layout/index.js'
+import {
+  inferGrouped,
+  NO_MARGIN,
+  stackedPlainly,
+  type InferOptions,
+  type LayoutNode,
+} from '../layout/index.js'
 import { isPart, type Match } from './match/index.js'
 import { relayer } from './relayer.js'
 import { wrapNodes } from './tree.js'
@@ -26,14 +32,7 @@ const around = (base: LayoutNode, inner: LayoutNode, other: LayoutNode): LayoutN
     [{ ...bare, placement: { kind: 'flow' }, margin: NO_MARGIN, isPushed: false }],
     base.layer.key,
     base.layer.name,
-    {
-      kind: 'column',
-      gap: 0,
-      padding: 0,
-      align: stretches ? 'stretch' : 'start',
-      distribute: 'start',
-      wrap: false,
-    },
+    stackedPlainly(stretches ? 'stretch' : 'start'),
     {
       placement,
       margin,

@@ -1,6 +1,5 @@
 import type { Design } from '../design/design.js'
 import type { Layer } from '../design/layer.js'
-import { walkLayers } from '../design/walk.js'
 import { findFace, weightDistance, type Font } from '../fonts/face.js'
 import { fallbackOf, isGenericFamily, listFontNeeds } from '../fonts/needs.js'
 import { inferLayout, type LayoutNode } from '../layout/index.js'
@@ -11,14 +10,13 @@ import { notes } from '../notes/catalogue.js'
 import type { Note } from '../notes/note.js'
 import { composeScreen, screenOptions } from '../responsive/index.js'
 import { createMeasure } from '../text/measure.js'
-import { textOf } from '../text/wrap.js'
 import { Account } from './account.js'
 import { AssetCollector } from './asset-collector.js'
 import { buildNode, OUTSIDE, type BuildContext } from './build/index.js'
+import { createControlIds } from './control-ids.js'
 import { joinSteps } from './join-steps.js'
 import { placeMain } from './landmarks.js'
 import type { UiAsset, UiNode, UiPage } from './nodes.js'
-import { toKebab, UniqueNames } from '../text/names.js'
 import { buildTheme, type UiTheme } from './theme.js'
 
 /** Everything an emitter reads: pages, the files they show, and the theme their styles refer to. */
@@ -75,15 +73,6 @@ const chooseFonts = (
 const pageName = (group: readonly Layer[]): string =>
   (group.length > 1 ? nameOfScreen(group[0]!.name) : '') || group[0]!.name
 
-/** What a control is called by the text that names it. */
-const nameOfControl = (root: Layer, label: string | undefined): string => {
-  let name = ''
-  walkLayers(root, (layer) => {
-    if (layer.key === label && layer.type === 'text') name = textOf(layer)
-  })
-  return name.slice(0, 40)
-}
-
 /** A screen with auto layout takes the room the window has. */
 const finishRoot = (node: UiNode, isScreen: boolean): UiNode => {
   if (node.type !== 'box') return node
@@ -134,24 +123,6 @@ export const buildUi = (
       [...screen.steps].reverse().map((step) => step.root),
       { rulings: design.roles ?? {}, title: findTitle(root) },
     )
-    const describing = new Map(
-      [...roles.values()].flatMap(({ layer, describedBy }) =>
-        describedBy === undefined ? [] : [[describedBy, layer] as const],
-      ),
-    )
-    const described = new Set(describing.keys())
-    const ids = new UniqueNames('-')
-    const controls = new Map<string, string>()
-    const controlId = (key: string): string => {
-      const known = controls.get(key)
-      if (known !== undefined) return known
-      const label = roles.get(key)?.labelledBy
-      const about = described.has(key) && describing.get(key)
-      const name = about ? `${controlId(about)}-help` : nameOfControl(root, label)
-      const id = ids.take(toKebab(name, 'field'))
-      controls.set(key, id)
-      return id
-    }
     const context: BuildContext = {
       account,
       collector,
@@ -160,8 +131,7 @@ export const buildUi = (
       roles,
       home: groups[0]![0]!.key,
       pageNamed: (words) => pageNames.get(words.trim().toLowerCase()),
-      controlId,
-      described,
+      ids: createControlIds(root, roles),
       built: new Map(),
       menuId,
     }

@@ -1,5 +1,5 @@
-import { resolveCorners } from '../design/geometry.js'
 import type { UiBox, UiNode } from './nodes.js'
+import { onlyChild, PLAIN_LOOK } from './plain-style.js'
 
 const isBand = (node: UiNode): boolean =>
   node.type === 'box' && (node.role === 'banner' || node.role === 'contentinfo')
@@ -27,28 +27,12 @@ const gather = (box: UiBox): UiBox => {
     layer: `${box.layer}~main`,
     name: 'Main',
     style: {
-      place: {
-        kind: 'flow',
-        parent: 'column',
-        columns: 1,
-        rows: 1,
-        align: 'stretch',
-        margin: { top: 0, right: 0, bottom: 0, left: 0 },
-        isPushed: false,
-      },
+      ...PLAIN_LOOK,
+      place: onlyChild('column', 'stretch'),
       width: { sizing: 'fit', px: 0 },
       height: { sizing: 'fit', px: 0 },
       limits: {},
       arrange: { kind: 'contents' },
-      fills: [],
-      corners: resolveCorners(0),
-      effects: [],
-      opacity: 1,
-      blend: 'normal',
-      rotationDeg: 0,
-      clip: false,
-      bleedPx: 0,
-      tokens: {},
     },
     children: inner,
   }

@@ -108,9 +108,8 @@ export type UiStyle = {
   readonly tokens: Readonly<Record<string, string>>
 }
 
-/** Where activating a node leads: a page of the same project, or an address that was checked. */
+/** Where activating a node leads: a page of the same project, an address that was checked, or nowhere yet. */
 export type UiLink =
-  /** It is a link, and nobody has said yet where it leads. */
   | { readonly kind: 'nowhere' }
   | { readonly kind: 'page'; readonly page: string }
   | { readonly kind: 'address'; readonly url: string }
@@ -216,8 +215,6 @@ export type UiControl = UiCommon & {
   /** What it has to begin with; of a select what is chosen. */
   readonly value?: string
   readonly isOn?: boolean
-  /** Radio buttons of one name are one choice. */
-  readonly group?: string
   readonly textStyle?: TextStyle
   /** The colour of the hint. */
   readonly hintColor?: string
@@ -226,7 +223,13 @@ export type UiControl = UiCommon & {
   /** From its edges to its words, in px. */
   readonly padding: Sides
 }
-export type UiControlKind = InputType | 'textarea' | 'select' | 'checkbox' | 'radio' | 'switch'
+type UiTick = 'checkbox' | 'radio' | 'switch'
+export type UiControlKind = InputType | 'textarea' | 'select' | UiTick
+
+const TICKS: ReadonlySet<UiControlKind> = new Set<UiTick>(['checkbox', 'radio', 'switch'])
+
+/** Whether a control is on or off, and shows no words. */
+export const isTick = (kind: UiControlKind): boolean => TICKS.has(kind)
 
 export type UiNode = UiBox | UiText | UiImage | UiMenuButton | UiControl
 

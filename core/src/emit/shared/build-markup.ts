@@ -17,9 +17,9 @@ export type Dialect = {
   readonly menuTarget: string
   /** The attribute of a label that names its control. */
   readonly labelFor: string
-  /** The attributes that give a control what it has to begin with. */
+  /** The attribute that gives a control what it has to begin with, and the one that says it is on. */
   startsWith(value: string): Attribute
-  startsOn: Attribute
+  readonly startsOn: Attribute
   /** The element a link becomes and the attributes that make it lead somewhere. */
   link(link: UiLink): { readonly tag: string; readonly attributes: readonly Attribute[] }
   /** The attribute that shows a picture. */
@@ -76,54 +76,41 @@ const buildRuns = (node: UiText, options: MarkupOptions): MarkupNode[] =>
     }
   })
 
+const tagOfText = ({ level, isButton, labelFor }: UiText, { isPhrase }: MarkupOptions): string => {
+  if (level) return `h${level}`
+  if (isButton) return 'button'
+  if (labelFor !== undefined) return 'label'
+  return isPhrase ? 'span' : 'p'
+}
+
 const buildText = (node: UiText, options: MarkupOptions): MarkupElement => {
   const classes = classAttribute(options, options.styling.node(node))
   const common = { kind: 'element', content: 'text', layer: node.layer } as const
   const item = node.item && ITEMS[node.item]
-  const tag =
-    item?.tag ??
-    (node.level
-      ? `h${node.level}`
-      : node.isButton
-        ? 'button'
-        : node.labelFor === undefined
-          ? options.isPhrase
-            ? 'span'
-            : 'p'
-          : 'label')
+  const tag = item?.tag ?? tagOfText(node, options)
   const own = [
     ...(node.id === undefined ? [] : [text('id', node.id)]),
     ...(item?.attributes ?? []),
     ...(tag === 'button' ? [text('type', 'button')] : []),
     ...(tag === 'label' ? [text(options.dialect.labelFor, node.labelFor!)] : []),
   ]
-  const children = buildRuns(node, options)
-  if (!node.link) {
-    return {
-      ...common,
-      tag,
-      attributes: [...own, ...classes, ...mark(options, node.layer)],
-      children,
-    }
-  }
-  const link = options.dialect.link(node.link)
+  const runs = buildRuns(node, options)
+  const link = node.link && options.dialect.link(node.link)
+  const rest = [...classes, ...mark(options, node.layer)]
+  if (!link) return { ...common, tag, attributes: [...own, ...rest], children: runs }
+  // What is a heading or an item holds the link; all else is the link.
   if (!node.level && !item) {
-    const attributes = [...link.attributes, ...classes, ...mark(options, node.layer)]
-    return { ...common, tag: link.tag, attributes, children }
+    return { ...common, tag: link.tag, attributes: [...link.attributes, ...rest], children: runs }
   }
-  const anchor: MarkupElement = {
+  const { tag: anchor, attributes } = link
+  const inner: MarkupElement = {
     kind: 'element',
     content: 'text',
-    tag: link.tag,
-    attributes: link.attributes,
-    children,
+    tag: anchor,
+    attributes,
+    children: runs,
   }
-  return {
-    ...common,
-    tag,
-    attributes: [...own, ...classes, ...mark(options, node.layer)],
-    children: [anchor],
-  }
+  return { ...common, tag, attributes: [...own, ...rest], children: [inner] }
 }
 
 const buildImage = (node: UiImage, options: MarkupOptions): MarkupElement => {
@@ -173,14 +160,12 @@ const buildMenuButton = (node: UiMenuButton, options: MarkupOptions): MarkupElem
   children: node.children.map((child) => buildMarkup(child, { ...options, isPhrase: true })),
 })
 
-const TYPES: Partial<Record<UiControl['control'], string>> = { switch: 'checkbox' }
-
 const buildControl = (node: UiControl, options: MarkupOptions): MarkupElement => {
   const { dialect, styling } = options
-  const { control, id, label, hint, value, isOn, group, describedBy, isInvalid } = node
+  const { control, id, label, hint, value, isOn, describedBy, isInvalid } = node
   const common = [
     text('id', id),
-    text('name', group ?? id),
+    text('name', id),
     ...(label === undefined ? [] : [text('aria-label', label)]),
     ...(describedBy === undefined ? [] : [text('aria-describedby', describedBy)]),
     ...(isInvalid ? [text('aria-invalid', 'true')] : []),
@@ -217,7 +202,7 @@ const buildControl = (node: UiControl, options: MarkupOptions): MarkupElement =>
       ])
     default:
       return element('input', [
-        text('type', TYPES[control] ?? control),
+        text('type', control === 'switch' ? 'checkbox' : control),
         ...(control === 'switch' ? [text('role', 'switch')] : []),
         ...common,
         ...shown,

@@ -1,14 +1,12 @@
 import type { LayoutNode } from '../../layout/index.js'
 import type { RoleReading } from '../../meaning/roles/index.js'
 import type { UiBox, UiNode } from '../nodes.js'
-import type { BuildContext, Surroundings } from './context.js'
+import type { BuildChild, BuildContext, Surroundings } from './context.js'
 import { buildFillImage } from './image.js'
 import { buildLink } from './link.js'
 import { drawBackground } from './graphic.js'
 import { buildStyle, growByOutline, isOwnPicture } from './style.js'
 import { asItem, wrapNode } from './wrap.js'
-
-type BuildChild = (context: BuildContext, node: LayoutNode, around: Surroundings) => UiNode
 
 const hasText = (node: UiNode): boolean =>
   node.type === 'text' ||
@@ -66,20 +64,29 @@ export const buildBox = (
   return acts || around.isInLink ? box : giveRole(context, box, reading)
 }
 
+/** A box as a list of what is in it. */
+const asList = (box: UiBox, { isOrdered }: RoleReading): UiBox => ({
+  ...box,
+  role: 'list',
+  ...(isOrdered ? { isOrdered } : {}),
+  children: box.children.map((child) => asItem(child, 'listitem')),
+})
+
+const CELL_ROLES = ['rowgroup', 'row', 'columnheader', 'cell'] as const
+
+/** A box of a table, with what is in it as rows or cells. */
+const withCells = ({ roles }: BuildContext, box: UiBox, { columns }: RoleReading): UiBox => ({
+  ...box,
+  ...(box.style.arrange.kind === 'grid' && columns ? { columns } : {}),
+  children: box.children.map((child) => {
+    const role = roles.get(child.layer)?.role
+    const item = CELL_ROLES.find((one) => one === role)
+    return item ? asItem(child, item) : child
+  }),
+})
+
 /** A box as what it was read to be; its children as items, where it is a list or table. */
 const giveRole = (context: BuildContext, box: UiBox, reading: RoleReading | undefined): UiBox => {
-  const withItems = (item: NonNullable<UiNode['item']>): UiBox => ({
-    ...box,
-    role: 'list',
-    children: box.children.map((child) => asItem(child, item)),
-  })
-  const cells = (): UiNode[] =>
-    box.children.map((child) => {
-      const role = context.roles.get(child.layer)?.role
-      return role === 'cell' || role === 'columnheader' || role === 'row' || role === 'rowgroup'
-        ? asItem(child, role)
-        : child
-    })
   switch (reading?.role) {
     case 'banner':
     case 'contentinfo':
@@ -87,32 +94,19 @@ const giveRole = (context: BuildContext, box: UiBox, reading: RoleReading | unde
     case 'main':
       return { ...box, role: reading.role }
     case 'list':
-      return { ...withItems('listitem'), ...(reading.isOrdered ? { isOrdered: true } : {}) }
+      return asList(box, reading)
     case 'navigation': {
       if (box.children.some((child) => child.type === 'box' && child.role === 'list')) {
         return { ...box, role: 'navigation' }
       }
-      const { menu, ...list } = withItems('listitem')
-      return wrapNode(
-        { ...list, ...(reading.isOrdered ? { isOrdered: true } : {}) },
-        { role: 'navigation', ...(menu === undefined ? {} : { menu }) },
-      )
+      const { menu, ...list } = asList(box, reading)
+      return wrapNode(list, { role: 'navigation', ...(menu === undefined ? {} : { menu }) })
     }
     case 'table':
-      return {
-        ...box,
-        role: 'table',
-        children: cells(),
-        ...(box.style.arrange.kind === 'grid' && reading.columns
-          ? { columns: reading.columns }
-          : {}),
-      }
+      return { ...withCells(context, box, reading), role: 'table' }
+    case 'rowgroup':
     case 'row':
-      return { ...box, children: cells() }
-    case 'rowgroup': {
-      const isGrid = box.style.arrange.kind === 'grid' && reading.columns
-      return { ...box, children: cells(), ...(isGrid ? { columns: reading.columns! } : {}) }
-    }
+      return withCells(context, box, reading)
     default:
       return box
   }

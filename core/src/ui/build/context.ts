@@ -3,6 +3,7 @@ import type { RoleReading } from '../../meaning/roles/index.js'
 import type { TextMeasure } from '../../text/measure.js'
 import type { Account } from '../account.js'
 import type { AssetCollector } from '../asset-collector.js'
+import type { ControlIds } from '../control-ids.js'
 import type { UiBorder, UiNode } from '../nodes.js'
 
 /** What building the nodes of one page needs to know and collects. */
@@ -18,10 +19,7 @@ export type BuildContext = {
   readonly home: string
   /** The page a link with these words leads to. */
   pageNamed(words: string): string | undefined
-  /** Keys of texts that say more about a control. */
-  readonly described: ReadonlySet<string>
-  /** The id of a control, or of a text about it, by its key. */
-  controlId(key: string): string
+  readonly ids: ControlIds
   /** What was built last of a node: most nodes are the same at several steps. */
   readonly built: Map<LayoutNode, { readonly around: Surroundings; readonly result: UiNode }>
   /** The name of a menu in the page, by the key of its panel. */
@@ -42,6 +40,9 @@ const isSameBorder = (a: UiBorder | undefined, b: UiBorder | undefined): boolean
 /** Whether a node becomes the same in both places. */
 export const isSamePlace = (a: Surroundings, b: Surroundings): boolean =>
   a.parent === b.parent && a.isInLink === b.isInLink && isSameBorder(a.border, b.border)
+
+/** Builds the node a layer becomes: those that hold others are given it. */
+export type BuildChild = (context: BuildContext, node: LayoutNode, around: Surroundings) => UiNode
 
 /** Surroundings of the outermost layer of a page. */
 export const OUTSIDE: Surroundings = { parent: undefined, border: undefined, isInLink: false }

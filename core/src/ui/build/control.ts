@@ -3,12 +3,18 @@ import type { TextLayer } from '../../design/layer.js'
 import { walkNodes, type LayoutNode } from '../../layout/index.js'
 import type { RoleReading } from '../../meaning/roles/index.js'
 import { textOf } from '../../text/wrap.js'
-import type { UiControl, UiControlKind, UiNode, UiStyle } from '../nodes.js'
-import type { BuildContext, Surroundings } from './context.js'
+import {
+  isTick,
+  type UiControl,
+  type UiControlKind,
+  type UiLength,
+  type UiNode,
+  type UiStyle,
+} from '../nodes.js'
+import type { BuildChild, BuildContext, Surroundings } from './context.js'
 import { buildStyle } from './style.js'
 import { wrapNode } from './wrap.js'
 
-type BuildChild = (context: BuildContext, node: LayoutNode, around: Surroundings) => UiNode
 type Inside = { readonly node: LayoutNode; readonly box: Box }
 
 const KINDS: Partial<Record<RoleReading['role'], UiControlKind>> = {
@@ -64,7 +70,9 @@ const placeSign = (sign: UiNode, box: Box, control: Box): UiNode => {
   return isText ? { ...sign, style } : { ...sign, style, isInert: true }
 }
 
-const TICKS: ReadonlySet<UiControlKind> = new Set(['checkbox', 'radio', 'switch'])
+/** A control is not as large as its words: where its box was, it is as large as it was drawn. */
+const asDrawn = (length: UiLength): UiLength =>
+  length.sizing === 'fit' ? { ...length, sizing: 'fixed' } : length
 
 /** A control of a form, as the platform's own element in the look that was drawn. */
 export const buildControl = (
@@ -81,17 +89,15 @@ export const buildControl = (
     context.roles.get(own.key)?.role === 'label'
   const texts = leaves.texts.filter((one) => !isLabel(one))
   const signs = [...leaves.signs, ...leaves.texts.filter(isLabel)]
-  const isTick = TICKS.has(kind)
+  const ticks = isTick(kind)
   const own = buildStyle(context, node, around)
-  const width = own.width.sizing === 'fit' ? { ...own.width, sizing: 'fixed' as const } : own.width
-  const height =
-    own.height.sizing === 'fit' ? { ...own.height, sizing: 'fixed' as const } : own.height
+  const width = asDrawn(own.width)
   const style: UiStyle = {
     ...own,
     width,
-    height,
+    height: asDrawn(own.height),
     arrange: { kind: 'none' },
-    ...(isTick || own.fitsParent || width.sizing !== 'fixed' ? {} : { fitsParent: true }),
+    ...(ticks || own.fitsParent || width.sizing !== 'fixed' ? {} : { fitsParent: true }),
   }
   const [text] = texts
   const said = texts
@@ -116,21 +122,21 @@ export const buildControl = (
     layer: layer.key,
     name: layer.name,
     control: kind,
-    id: context.controlId(layer.key),
+    id: context.ids.of(layer.key),
     ...(reading.labelledBy === undefined ? { label: said || layer.name || 'Field' } : {}),
-    ...(said && !isTick
+    ...(said && !ticks
       ? hint && kind !== 'select'
         ? { hint: said, ...(textLayer ? { hintColor: textLayer.style.color } : {}) }
         : { value: said }
       : {}),
     ...(reading.describedBy === undefined
       ? {}
-      : { describedBy: context.controlId(reading.describedBy) }),
+      : { describedBy: context.ids.of(reading.describedBy) }),
     ...(reading.isInvalid ? { isInvalid: true } : {}),
     ...(reading.isOn ? { isOn: true } : {}),
     ...(textLayer ? { textStyle: textLayer.style } : {}),
     textTokens: textLayer?.tokens ?? {},
-    padding: isTick
+    padding: ticks
       ? resolveSides(0)
       : {
           top: Math.max(0, top - border.top),
@@ -140,7 +146,7 @@ export const buildControl = (
         },
     style,
   }
-  if (signs.length === 0 || isTick) return control
+  if (signs.length === 0 || ticks) return control
   const inside: Surroundings = { parent: node, border: undefined, isInLink: true }
   const drawn = signs.map(({ node: sign, box }) =>
     placeSign(buildChild(context, sign, inside), box, node.box),

@@ -1,18 +1,11 @@
 import { resolveCorners } from '../../design/geometry.js'
 import type { UiMenuButton, UiNode, UiStyle } from '../nodes.js'
+import { onlyChild } from '../plain-style.js'
 
 /** The style of the only thing in a box that has all the rest: as large as the box. */
 const insideStyle = (style: UiStyle): UiStyle => ({
   ...style,
-  place: {
-    kind: 'flow',
-    parent: 'row',
-    columns: 1,
-    rows: 1,
-    align: 'centre',
-    margin: { top: 0, right: 0, bottom: 0, left: 0 },
-    isPushed: false,
-  },
+  place: onlyChild('row', 'centre'),
   bleedPx: 0,
 })
 

@@ -20,17 +20,17 @@ const meaningOf = (
   key: string,
   { isInLink }: Surroundings,
 ): Partial<UiText> => {
-  const { roles, controlId } = context
+  const { roles, ids } = context
   const reading = roles.get(key)
   switch (reading?.role) {
     case 'heading':
       return isInLink ? {} : { level: reading.level ?? 2 }
     case 'label':
-      return reading.names === undefined ? {} : { labelFor: controlId(reading.names) }
+      return reading.names === undefined ? {} : { labelFor: ids.of(reading.names) }
     case 'button':
       return isInLink ? {} : { isButton: true }
     default:
-      return context.described.has(key) ? { id: controlId(key) } : {}
+      return ids.isHelp(key) ? { id: ids.of(key) } : {}
   }
 }
 

@@ -1,47 +1,24 @@
-import { resolveCorners } from '../../design/geometry.js'
+import { stackedPlainly } from '../../layout/index.js'
 import type { UiBox, UiNode, UiStyle } from '../nodes.js'
-
-const NO_MARGIN = { top: 0, right: 0, bottom: 0, left: 0 }
+import { onlyChild, PLAIN_LOOK } from '../plain-style.js'
 
 /** A box without a look in the place of a style. */
 const bareStyle = (style: UiStyle): UiStyle => ({
+  ...PLAIN_LOOK,
   place: style.place,
   width: style.width,
   height: style.height,
   limits: style.limits,
-  arrange: {
-    kind: 'column',
-    gap: 0,
-    padding: 0,
-    align: 'stretch',
-    distribute: 'start',
-    wrap: false,
-  },
+  arrange: stackedPlainly('stretch'),
   ...(style.fitsParent ? { fitsParent: style.fitsParent } : {}),
   ...(style.folds ? { folds: style.folds } : {}),
-  fills: [],
-  corners: resolveCorners(0),
-  effects: [],
-  opacity: 1,
-  blend: 'normal',
-  rotationDeg: 0,
-  clip: false,
   bleedPx: style.bleedPx,
-  tokens: {},
 })
 
 /** As large as the box around it, in whose column it stands. */
 const filling = ({ folds: _folds, fitsParent: _fits, ...style }: UiStyle): UiStyle => ({
   ...style,
-  place: {
-    kind: 'flow',
-    parent: 'column',
-    columns: 1,
-    rows: 1,
-    align: 'stretch',
-    margin: NO_MARGIN,
-    isPushed: false,
-  },
+  place: onlyChild('column', 'stretch'),
   width: { ...style.width, sizing: 'stretch' },
   height: { ...style.height, sizing: style.height.sizing === 'fit' ? 'fit' : 'stretch' },
   limits: {},

@@ -1,11 +1,35 @@
-import type { UiControl } from '../../../ui/nodes.js'
+import { isTick, type UiControl } from '../../../ui/nodes.js'
 import { colorClass } from './box.js'
 import { valueSlot, type Slot } from './slots.js'
 import { textSlots } from './text.js'
 import type { TailwindTheme } from './theme.js'
 import { spacing } from './values.js'
 
-const TICKS: ReadonlySet<UiControl['control']> = new Set(['checkbox', 'radio', 'switch'])
+/** What a control says of its letters; the rest of what texts say is the browser's affair. */
+const TYPE_SLOTS: ReadonlySet<string> = new Set(['family', 'type', 'weight', 'italic', 'tracking'])
+
+const typeSlots = (
+  theme: TailwindTheme,
+  node: UiControl,
+  inherited: string | undefined,
+): Slot[] => {
+  const { textStyle, textTokens, hintColor } = node
+  if (!textStyle) return []
+  const style = { ...node.style, tokens: textTokens }
+  const asText = {
+    ...node,
+    type: 'text',
+    style,
+    textStyle,
+    align: 'start',
+    wraps: true,
+    runs: [],
+  } as const
+  return textSlots(theme, asText, inherited).filter(
+    // The colour is that of the hint, where there is one.
+    ({ slot }) => TYPE_SLOTS.has(slot) || (slot === 'color' && !hintColor),
+  )
+}
 
 /** What a control says beside its box: room around its words, their type, and that the browser's own look is off. */
 export const controlSlots = (
@@ -13,59 +37,26 @@ export const controlSlots = (
   node: UiControl,
   inherited: string | undefined,
 ): Slot[] => {
-  const isTick = TICKS.has(node.control)
-  const { left, right, top, bottom } = node.padding
-  const { textStyle, hintColor } = node
-  const type =
-    textStyle === undefined
-      ? []
-      : textSlots(
-          theme,
-          {
-            ...node,
-            type: 'text',
-            style: { ...node.style, tokens: node.textTokens },
-            textStyle,
-            align: 'start',
-            wraps: true,
-            runs: [],
-          },
-          inherited,
-        ).filter(({ slot }) =>
-          [
-            'family',
-            'type',
-            'weight',
-            'italic',
-            'tracking',
-            ...(hintColor ? [] : ['color']),
-          ].includes(slot),
-        )
-  return [
-    ...(isTick || node.control === 'select'
-      ? [{ slot: 'appearance', token: 'appearance-none' }]
-      : []),
-    ...(node.control === 'textarea' ? [{ slot: 'resize', token: 'resize-none' }] : []),
-    valueSlot('pl', spacing(left)),
-    valueSlot('pr', spacing(right)),
-    valueSlot('pt', spacing(top)),
-    valueSlot('pb', spacing(bottom)),
-    ...type,
-    ...(hintColor
-      ? [
-          {
-            slot: 'hint',
-            token: `placeholder:${colorClass(theme, 'text', node.textTokens['style.color'], hintColor)}`,
-          },
-        ]
-      : []),
-    ...(isTick
-      ? [
-          {
-            slot: 'checked',
-            token: node.isOn ? 'not-checked:bg-transparent' : 'checked:bg-current',
-          },
-        ]
-      : []),
+  const { control, padding, hintColor, textTokens, isOn } = node
+  const ticks = isTick(control)
+  const slots = [
+    valueSlot('pl', spacing(padding.left)),
+    valueSlot('pr', spacing(padding.right)),
+    valueSlot('pt', spacing(padding.top)),
+    valueSlot('pb', spacing(padding.bottom)),
+    ...typeSlots(theme, node, inherited),
   ]
+  if (ticks || control === 'select') slots.unshift({ slot: 'appearance', token: 'appearance-none' })
+  if (control === 'textarea') slots.unshift({ slot: 'resize', token: 'resize-none' })
+  if (hintColor) {
+    const color = colorClass(theme, 'text', textTokens['style.color'], hintColor)
+    slots.push({ slot: 'hint', token: `placeholder:${color}` })
+  }
+  if (ticks) {
+    slots.push({
+      slot: 'checked',
+      token: isOn ? 'not-checked:bg-transparent' : 'checked:bg-current',
+    })
+  }
+  return slots
 }

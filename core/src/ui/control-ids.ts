@@ -1,0 +1,43 @@
+import type { Layer } from '../design/layer.js'
+import { walkLayers } from '../design/walk.js'
+import type { RoleReading } from '../meaning/roles/index.js'
+import { toKebab, UniqueNames } from '../text/names.js'
+import { textOf } from '../text/wrap.js'
+
+/** The ids by which labels and help texts of a page refer to its controls and they to those. */
+export type ControlIds = {
+  /** Of a control, or of a text about it, by its key. */
+  of(key: string): string
+  /** Whether a text says more about a control. */
+  isHelp(key: string): boolean
+}
+
+const LONGEST_NAME = 40
+
+/** Takes the widest artboard of a page, whose texts name the controls, and what its layers are. */
+export const createControlIds = (
+  root: Layer,
+  roles: ReadonlyMap<string, RoleReading>,
+): ControlIds => {
+  const controlOfHelp = new Map<string, string>()
+  for (const { layer, describedBy } of roles.values()) {
+    if (describedBy !== undefined) controlOfHelp.set(describedBy, layer)
+  }
+  const texts = new Map<string, string>()
+  walkLayers(root, (layer) => {
+    if (layer.type === 'text') texts.set(layer.key, textOf(layer).slice(0, LONGEST_NAME))
+  })
+  const names = new UniqueNames('-')
+  const ids = new Map<string, string>()
+  const of = (key: string): string => {
+    const known = ids.get(key)
+    if (known !== undefined) return known
+    const control = controlOfHelp.get(key)
+    const label = roles.get(key)?.labelledBy
+    const name = control === undefined ? (texts.get(label ?? '') ?? '') : `${of(control)}-help`
+    const id = names.take(toKebab(name, 'field'))
+    ids.set(key, id)
+    return id
+  }
+  return { of, isHelp: (key) => controlOfHelp.has(key) }
+}
