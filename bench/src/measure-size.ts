@@ -13,22 +13,10 @@ import {
   type EmittedFile,
 } from '@unimorph/core'
 import { generateDesign } from './generate.js'
+import { medianTime } from './median-time.js'
 
 /** Times one size in a process of its own and prints the figures as JSON. Argument: number of layers. */
 const RUNS = 5
-
-const median = (values: number[]): number =>
-  values.sort((a, b) => a - b)[Math.floor(values.length / 2)]!
-
-const time = async (work: () => unknown): Promise<number> => {
-  const times: number[] = []
-  for (let i = 0; i < RUNS; i++) {
-    const start = performance.now()
-    await work()
-    times.push(performance.now() - start)
-  }
-  return median(times)
-}
 
 const textOf = (file: EmittedFile): string =>
   file.content.kind === 'text' ? file.content.text : ''
@@ -49,11 +37,11 @@ const page = textOf(html.files[0]!)
 const component = textOf(react.files[0]!)
 
 const stages = {
-  read: await time(() => readDesign(json)),
-  ui: await time(ui),
-  html: await time(() => TARGETS.html.emit(project, { marks: false })),
-  react: await time(() => TARGETS.react.emit(project, { marks: false })),
-  draw: await time(() => drawLayer(design.screens[0]!, { assets: {} })),
+  read: await medianTime(RUNS, () => readDesign(json)),
+  ui: await medianTime(RUNS, ui),
+  html: await medianTime(RUNS, () => TARGETS.html.emit(project, { marks: false })),
+  react: await medianTime(RUNS, () => TARGETS.react.emit(project, { marks: false })),
+  draw: await medianTime(RUNS, () => drawLayer(design.screens[0]!, { assets: {} })),
 }
 const peakMemoryMb = (process.resourceUsage().maxRSS * 1024 - before) / 1e6
 
@@ -61,9 +49,11 @@ const library = readFileSync(
   createRequire(import.meta.url).resolve('tailwindcss/index.css'),
   'utf8',
 )
-const tailwind = await time(() => compileStyles(html.styles.source, html.styles.classes, library))
-const prettierHtml = await time(() => format(page, { parser: 'html' }))
-const prettierReact = await time(() => format(component, { parser: 'typescript' }))
+const tailwind = await medianTime(RUNS, () =>
+  compileStyles(html.styles.source, html.styles.classes, library),
+)
+const prettierHtml = await medianTime(RUNS, () => format(page, { parser: 'html' }))
+const prettierReact = await medianTime(RUNS, () => format(component, { parser: 'typescript' }))
 
 console.log(
   JSON.stringify({ layers, ...stages, tailwind, prettierHtml, prettierReact, peakMemoryMb }),

@@ -7,6 +7,7 @@ import {
   sweepWidths,
 } from '@unimorph/core'
 import { generateFlat, PAGES } from './generate-flat.js'
+import { medianTime } from './median-time.js'
 
 /** Times one screen that was drawn at three widths in a process of its own. Argument: number of layers of each. */
 const RUNS = 7
@@ -18,22 +19,15 @@ const trees = PAGES.map((page) => {
   return inferLayout(read.value.screens[0]!, { measure, assets: {} })
 })
 
-const time = (work: () => unknown): number => {
-  const times = Array.from({ length: RUNS }, () => {
-    const start = performance.now()
-    work()
-    return performance.now() - start
-  })
-  return times.sort((a, b) => a - b)[Math.floor(RUNS / 2)]!
-}
-
 const compose = () => composeScreen(trees, { measure, assets: {}, isScreen: true })
 const { steps } = compose()
 
 console.log(
   JSON.stringify({
-    match: time(() => trees.slice(1).map((other) => matchArtboards(trees[0]!, other, {}, {}))),
-    compose: time(compose),
-    sweep: time(() => [...sweepWidths(steps, { measure })]),
+    match: await medianTime(RUNS, () =>
+      trees.slice(1).map((other) => matchArtboards(trees[0]!, other, {}, {})),
+    ),
+    compose: await medianTime(RUNS, compose),
+    sweep: await medianTime(RUNS, () => [...sweepWidths(steps, { measure })]),
   }),
 )

@@ -55,8 +55,8 @@ let pending: Design | undefined
 let current: Design | undefined
 let edited: Edited | undefined
 let fonts: readonly Font[] = []
-/** The screen that was last asked about at all widths. */
-let examined: Examined | undefined
+/** The screen that was last asked about at all widths; its key, and what was found. */
+let examined: { readonly screen: string; readonly found: Examined | undefined } | undefined
 /** How the design on the desk is graded without any edit; found when it is first asked for. */
 let start: readonly Grade[] | undefined
 
@@ -65,6 +65,14 @@ const need = <T>(value: T | undefined): T => {
   return value
 }
 const measure = () => createMeasure(fonts.map((font) => font.face))
+
+/** A screen at all widths, found once for each drawing. */
+const examine = (screen: string): Examined | undefined => {
+  if (examined?.screen !== screen) {
+    examined = { screen, found: examineWidths(need(edited).design, screen, measure()) }
+  }
+  return examined.found
+}
 
 const compile = ({ styles }: Emitted): Promise<string> =>
   compileStyles(styles.source, styles.classes, tailwind)
@@ -190,6 +198,7 @@ const handlers: Handlers = {
   useFonts(next) {
     fonts = next
     start = undefined
+    examined = undefined
   },
   draw(edits) {
     edited = applyAndResolve(need(current), edits)
@@ -210,19 +219,17 @@ const handlers: Handlers = {
     return reportStructure(found, start)
   },
   widths(screen) {
-    const { design } = need(edited)
-    examined = examineWidths(design, screen, measure())
-    return examined && listWidths(design, examined)
+    const found = examine(screen)
+    return found && listWidths(need(edited).design, found)
   },
   roles(screen) {
-    const { design } = need(edited)
-    const found = examineWidths(design, screen, measure())
-    return found ? listRoles(design, found) : []
+    const found = examine(screen)
+    return found ? listRoles(need(edited).design, found) : []
   },
   breaks() {
     const own = examined
-    if (!own) return undefined
-    const sweep = listBreaks(need(edited).design, own, measure())
+    if (!own?.found) return undefined
+    const sweep = listBreaks(need(edited).design, own.found, measure())
     return inPieces(
       sweep,
       () => queue,

@@ -1,11 +1,4 @@
-import {
-  findTitle,
-  readRoles,
-  type Design,
-  type Examined,
-  type Layer,
-  type RoleReading,
-} from '@unimorph/core'
+import { findTitle, readRoles, type Design, type Examined, type RoleReading } from '@unimorph/core'
 import { nameLayers } from './widths'
 
 /** What a layer is, with what a person needs to tell it from others. */
@@ -19,7 +12,7 @@ export type NamedRole = RoleReading & {
 export const listRoles = (design: Design, { root, trees }: Examined): readonly NamedRole[] => {
   const wide = [...trees].reverse().map((step) => step.root)
   const readings = [
-    ...readRoles(wide, { rulings: design.roles ?? {}, title: findTitle(root as Layer) }).values(),
+    ...readRoles(wide, { rulings: design.roles ?? {}, title: findTitle(root) }).values(),
   ]
   const idOf = ({ role, level, evidence }: RoleReading): string =>
     JSON.stringify([role, level, evidence])

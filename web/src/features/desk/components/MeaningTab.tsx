@@ -1,9 +1,10 @@
 import { layerOfNode } from '@unimorph/core'
-import { useEffect, useState } from 'react'
+import { useState } from 'react'
 import type { NamedRole } from '../../../engine/roles'
 import { Button } from '../../../shared/ui/Button'
 import { useDesk } from '../model/desk-store'
 import { byDoubt, isDoubtful, ROLE_NAMES, useRoles } from '../model/roles-store'
+import { useFollowDrawing } from '../model/use-follow-drawing'
 import { RoleCard } from './RoleCard'
 import { Section } from './Section'
 
@@ -40,15 +41,14 @@ const RoleRow = ({
 /** What the layers of the shown screen are, the doubtful ones first, and what a person says of the chosen one. */
 export const MeaningTab = () => {
   const roles = useRoles((s) => s.roles)
-  const load = useRoles((s) => s.load)
-  const drawn = useDesk((s) => s.drawn)
-  const screen = useDesk((s) => s.screen)
   const selection = useDesk((s) => s.selection)
   const select = useDesk((s) => s.select)
   const [chosen, setChosen] = useState<string>()
-  useEffect(() => {
-    if (drawn && screen) void load()
-  }, [drawn, screen, load])
+  useFollowDrawing(
+    useRoles.getState(),
+    useDesk((s) => s.drawn),
+    useDesk((s) => s.screen),
+  )
 
   const last = selection.at(-1)
   // Several boxes may stand for one layer; the one that was pressed in the list stays the one that is meant.

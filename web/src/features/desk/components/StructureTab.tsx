@@ -1,9 +1,10 @@
-import { useEffect, useMemo, useState } from 'react'
+import { useMemo, useState } from 'react'
 import type { Finding } from '@unimorph/core'
 import type { KindOfFinding } from '../../../engine/structure'
 import { Button } from '../../../shared/ui/Button'
 import { useDesk } from '../model/desk-store'
 import { useStructure } from '../model/structure-store'
+import { useFollowDrawing } from '../model/use-follow-drawing'
 import { CompareDialog } from './CompareDialog'
 import { EditionTrend } from './EditionTrend'
 import { GradeCard } from './GradeCard'
@@ -125,14 +126,10 @@ const KindGroup = ({ kind, findings }: { kind: KindOfFinding; findings: readonly
 
 /** Keeps what is known of the structure true to the design as drawn. */
 export const useStructureReport = (): void => {
-  const drawn = useDesk((s) => s.drawn)
-  const load = useStructure((s) => s.load)
-  const clear = useStructure((s) => s.clear)
-  useEffect(() => {
-    if (drawn) void load()
-    else clear()
-  }, [drawn, load, clear])
-  useEffect(() => clear, [clear])
+  useFollowDrawing(
+    useStructure.getState(),
+    useDesk((s) => s.drawn),
+  )
 }
 
 /** What in the shown screen makes worse code, by kind, and the grade it has for that. */

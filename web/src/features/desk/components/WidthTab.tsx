@@ -1,5 +1,5 @@
-import { useEffect } from 'react'
 import { useDesk } from '../model/desk-store'
+import { useFollowDrawing } from '../model/use-follow-drawing'
 import { useWidths } from '../model/widths-store'
 import { ArtboardsCard } from './ArtboardsCard'
 import { BreakList } from './BreakList'
@@ -9,15 +9,11 @@ import { WidthReadings } from './WidthReadings'
 
 /** Keeps what is known of widths true to the screen as drawn. */
 export const useWidthReport = (): void => {
-  const drawn = useDesk((s) => s.drawn)
-  const screen = useDesk((s) => s.screen)
-  const load = useWidths((s) => s.load)
-  const clear = useWidths((s) => s.clear)
-  useEffect(() => {
-    if (drawn && screen) void load()
-    else clear()
-  }, [drawn, screen, load, clear])
-  useEffect(() => clear, [clear])
+  useFollowDrawing(
+    useWidths.getState(),
+    useDesk((s) => s.drawn),
+    useDesk((s) => s.screen),
+  )
 }
 
 /** How the shown screen is at every width: what was drawn, what was read, what breaks, and what a person says. */

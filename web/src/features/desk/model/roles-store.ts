@@ -1,10 +1,8 @@
 import type { InputType, Role } from '@unimorph/core'
 import { create } from 'zustand'
-import { Cancelled } from '../../../engine/engine'
 import type { NamedRole } from '../../../engine/roles'
-import { messageOf } from '../../../shared/lib/api'
-import { showProblem } from '../../../shared/lib/toast-store'
 import { useDesk } from './desk-store'
+import { createLatest } from './latest'
 
 /** What each role is called for people. */
 export const ROLE_NAMES: Readonly<Record<Role, string>> = {
@@ -65,23 +63,18 @@ type RolesStore = {
 
 /** What the layers of the shown screen are. */
 export const useRoles = create<RolesStore>((set) => {
-  let turn = 0
+  const latest = createLatest()
   return {
     roles: undefined,
-    async load() {
-      const own = ++turn
-      try {
-        await useDesk.getState().settled()
+    load: () =>
+      latest.run(async (isNewest) => {
         const { screen, roles } = useDesk.getState()
-        if (own !== turn || screen === undefined) return
+        if (screen === undefined) return
         const found = await roles(screen)
-        if (own === turn) set({ roles: found })
-      } catch (error) {
-        if (own === turn && !(error instanceof Cancelled)) showProblem(messageOf(error))
-      }
-    },
+        if (isNewest()) set({ roles: found })
+      }),
     clear() {
-      turn++
+      latest.drop()
       set({ roles: undefined })
     },
   }

@@ -1,10 +1,10 @@
 import { create } from 'zustand'
 import type { Finding } from '@unimorph/core'
-import { Cancelled } from '../../../engine/engine'
 import type { MendChoice, StructureReport } from '../../../engine/structure'
 import { messageOf } from '../../../shared/lib/api'
 import { showProblem, useToasts } from '../../../shared/lib/toast-store'
 import { useDesk } from './desk-store'
+import { createLatest } from './latest'
 
 type StructureStore = {
   readonly report: StructureReport | undefined
@@ -23,28 +23,21 @@ type StructureStore = {
 
 /** What makes worse code in the open design, and mending it. */
 export const useStructure = create<StructureStore>((set, get) => {
-  let turn = 0
+  const latest = createLatest()
   return {
     report: undefined,
     chosen: undefined,
     isMending: false,
     showsArranged: false,
-    async load() {
-      const own = ++turn
-      try {
-        await useDesk.getState().settled()
-        if (own !== turn) return
+    load: () =>
+      latest.run(async (isNewest) => {
         const report = await useDesk.getState().report()
-        if (own !== turn) return
+        if (!isNewest()) return
         const id = get().chosen?.id
         set({ report, chosen: report.findings.find((finding) => finding.id === id) })
-      } catch (error) {
-        const isCancelled = error instanceof Cancelled
-        if (own === turn && !isCancelled) showProblem(messageOf(error))
-      }
-    },
+      }),
     clear() {
-      turn++
+      latest.drop()
       set({ report: undefined, chosen: undefined })
     },
     choose(chosen) {

@@ -1,10 +1,8 @@
 import { NARROWEST_PX } from '@unimorph/core'
 import { create } from 'zustand'
 import type { NamedBreak, WidthAnswer } from '../../../engine/widths'
-import { Cancelled } from '../../../engine/engine'
-import { messageOf } from '../../../shared/lib/api'
-import { showProblem } from '../../../shared/lib/toast-store'
 import { useDesk } from './desk-store'
+import { createLatest } from './latest'
 
 type WidthsStore = {
   /** Of the screen that is shown. */
@@ -17,27 +15,22 @@ type WidthsStore = {
 
 /** How the shown screen is at every width. */
 export const useWidths = create<WidthsStore>((set) => {
-  let turn = 0
+  const latest = createLatest()
   return {
     report: undefined,
     breaks: undefined,
-    async load() {
-      const own = ++turn
-      try {
-        await useDesk.getState().settled()
+    load: () =>
+      latest.run(async (isNewest) => {
         const { screen, widths, breaks } = useDesk.getState()
-        if (own !== turn || screen === undefined) return
+        if (screen === undefined) return
         const report = await widths(screen)
-        if (own !== turn) return
+        if (!isNewest()) return
         set({ report })
         const found = await breaks()
-        if (own === turn && found) set({ breaks: found })
-      } catch (error) {
-        if (own === turn && !(error instanceof Cancelled)) showProblem(messageOf(error))
-      }
-    },
+        if (isNewest() && found) set({ breaks: found })
+      }),
     clear() {
-      turn++
+      latest.drop()
       set({ report: undefined, breaks: undefined })
     },
   }
