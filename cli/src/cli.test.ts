@@ -113,10 +113,9 @@ describe('convert', () => {
     expect(listAll(join(folder, 'site'))).toEqual([
       '.prettierignore',
       '.prettierrc',
+      '404.html',
       'README.md',
       'assets/shore.png',
-      'assets/tide-curve.svg',
-      'assets/today-menu-sign.svg',
       'index.html',
       'log-a-sighting.html',
       'package.json',

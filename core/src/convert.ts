@@ -10,7 +10,7 @@ import { TARGETS, type TargetId } from './emit/index.js'
 import type { Emitted } from './emit/target.js'
 import { notes } from './notes/catalogue.js'
 import { failed, type Outcome } from './notes/note.js'
-import { buildUi, type UiProject } from './ui/index.js'
+import { buildUi, type UiOptions, type UiProject } from './ui/index.js'
 
 export type Settings = {
   readonly target: TargetId
@@ -18,6 +18,8 @@ export type Settings = {
   readonly select?: readonly string[]
   /** Fonts at hand: texts are measured by them, and those the design uses are delivered. */
   readonly fonts?: readonly Font[]
+  /** What is pressed answers the pointer also where no state of it is drawn; so when absent. */
+  readonly derivesStates?: boolean
   /** See `EmitOptions.marks`. */
   readonly marks?: boolean
 }
@@ -62,12 +64,13 @@ export const prepare = (
   edits: readonly Edit[],
   select: readonly string[] = [],
   fonts: readonly Font[] = [],
+  options: UiOptions = {},
 ): Outcome<UiProject> => {
   const edited = applyEdits(design, edits)
   const roots = selectRoots(resolveInstances(edited.design), select)
   if (!roots.ok) return roots
   if (roots.value.length === 0) return failed([...edited.notes, notes.nothingVisible()])
-  const project = buildUi(edited.design, roots.value, fonts)
+  const project = buildUi(edited.design, roots.value, fonts, options)
   return { ok: true, value: project, notes: [...edited.notes, ...project.notes] }
 }
 
@@ -78,9 +81,9 @@ export const prepare = (
 export const convert = (
   design: Design,
   edits: readonly Edit[],
-  { target, select, fonts, marks = false }: Settings,
+  { target, select, fonts, derivesStates = true, marks = false }: Settings,
 ): Outcome<Emitted> => {
-  const project = prepare(design, edits, select, fonts)
+  const project = prepare(design, edits, select, fonts, { derivesStates })
   if (!project.ok) return project
   return { ...project, value: TARGETS[target].emit(project.value, { marks }) }
 }

@@ -46,15 +46,22 @@ const applyBind = (layer: Layer, bind: Bind, props: Props): Layer => {
   return next
 }
 
-/**
- * Replaces every instance by a frame that holds what its component draws, with the instance's own
- * texts and switches applied. Keys inside become `<instance key>/<component layer key>`, so they stay
- * stable and unique. Takes a checked design (no unknown component, no cycle).
- */
-export const resolveInstances = (design: Design): readonly Screen[] => {
+export type InstanceResolver = {
+  /** What an instance shows. */
+  resolve(instance: InstanceLayer): FrameLayer
+  /** The screens of the design with everything their instances show. */
+  screens(): readonly Screen[]
+}
+
+/** Resolves the instances of a checked design; `onInstance` hears of each, with the key it has in its screen. */
+export const createInstanceResolver = (
+  design: Design,
+  onInstance?: (instance: InstanceLayer) => void,
+): InstanceResolver => {
   const sets = new Map(design.components.map((set) => [set.key, set]))
 
   const resolve = (instance: InstanceLayer): FrameLayer => {
+    onInstance?.(instance)
     const set = sets.get(instance.component)
     if (!set) throw new Error(`unknown component ${instance.component} in ${instance.key}`)
     const drawn = findVariant(set, instance.variant)
@@ -81,8 +88,22 @@ export const resolveInstances = (design: Design): readonly Screen[] => {
     }
   }
 
-  return design.screens.map(
-    (screen) =>
-      mapLayers(screen, (layer) => (layer.type === 'instance' ? resolve(layer) : layer)) as Screen,
-  )
+  return {
+    resolve,
+    screens: () =>
+      design.screens.map(
+        (screen) =>
+          mapLayers(screen, (layer) =>
+            layer.type === 'instance' ? resolve(layer) : layer,
+          ) as Screen,
+      ),
+  }
 }
+
+/**
+ * Replaces every instance by a frame that holds what its component draws, with the instance's own
+ * texts and switches applied. Keys inside become `<instance key>/<component layer key>`, so they stay
+ * stable and unique. Takes a checked design (no unknown component, no cycle).
+ */
+export const resolveInstances = (design: Design): readonly Screen[] =>
+  createInstanceResolver(design).screens()

@@ -13,7 +13,7 @@ export const layerFinder = (design: Design): ((key: string) => boolean) => {
     if (layer.type === 'instance') instances.push(`${layer.key}/`)
   })
   return (key) => {
-    const own = key.replace(/~+(menu)?$/, '')
+    const own = key.replace(/~+(menu|run)?$/, '')
     return keys.has(own) || instances.some((instance) => own.startsWith(instance))
   }
 }

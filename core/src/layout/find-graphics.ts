@@ -1,3 +1,4 @@
+import { containsBox, uniteBoxes, type Box } from '../design/geometry.js'
 import { childrenOf, type Layer } from '../design/layer.js'
 
 const isUpright = (layer: Layer & { type: 'line' }): boolean =>
@@ -25,6 +26,39 @@ const isBareClip = (layer: Layer): boolean =>
   layer.fills.length === 0 &&
   layer.strokes.length === 0 &&
   layer.children.length > 0
+
+const FIELD = { leastWidthPx: 60, leastHeightPx: 20, slender: 3, signShare: 0.15 } as const
+
+/** Where something is seen of a layer, from the corner of what holds it: bare containers show what is in them. */
+const seenIn = (layer: Layer): Box => {
+  const isBare = layer.type === 'group' || isBareClip(layer)
+  const inside = isBare ? childrenOf(layer).filter((child) => child.visible) : []
+  if (inside.length === 0) return layer.box
+  const { x, y, ...size } = uniteBoxes(inside.map(seenIn))
+  return { x: layer.box.x + x, y: layer.box.y + y, ...size }
+}
+
+/** A long box with a small sign in it, such as a field that was checked: the box is no part of the drawing. */
+const isBoxWithSign = (layer: Layer): boolean => {
+  const { width, height } = layer.box
+  const isLong =
+    width >= FIELD.leastWidthPx && height >= FIELD.leastHeightPx && width >= height * FIELD.slender
+  if (!isLong) return false
+  const parts = childrenOf(layer).filter((child) => child.visible)
+  const isWhole = (part: Layer): boolean =>
+    part.type === 'rectangle' && part.box.width >= width - 4 && part.box.height >= height - 4
+  const signs = parts.filter((part) => !isWhole(part)).map(seenIn)
+  const covered = signs.reduce((sum, sign) => sum + sign.width * sign.height, 0)
+  const isSmall = signs.length > 0 && covered <= width * height * FIELD.signShare
+  // What cuts nothing off is no part of the drawing either.
+  const bounds = { x: 0, y: 0, width, height }
+  return (
+    isSmall &&
+    (layer.type === 'frame'
+      ? signs.every((sign) => containsBox(bounds, sign, 0))
+      : signs.length < parts.length)
+  )
+}
 
 type Contents = {
   readonly isVector: boolean
@@ -60,9 +94,9 @@ export const findGraphics = (root: Layer): ReadonlySet<Layer> => {
       : isMasked
         ? !hasText
         : layer.type === 'group'
-          ? isVector && hasDrawing
+          ? isVector && hasDrawing && !isBoxWithSign(layer)
           : isClip
-            ? isInsideVector && hasDrawing
+            ? isInsideVector && hasDrawing && !isBoxWithSign(layer)
             : needsDrawing(layer)
     if (isOne) graphics.add(layer)
     return { isVector, hasDrawing, hasText }

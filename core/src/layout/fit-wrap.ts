@@ -16,10 +16,19 @@ export type WrapReading = {
   readonly width: number
 }
 
+/** Boxes that stand under each other in columns of unlike widths are cells of a table. */
+const areCells = ([first, ...others]: readonly (readonly Box[])[]): boolean =>
+  first !== undefined &&
+  first.length >= 3 &&
+  !isEven(first.map((box) => box.width)) &&
+  others.every(
+    (row) => row.length === first.length && row.every((box, i) => isEven([box.x, first[i]!.x])),
+  )
+
 /** Whether rows of boxes are one row that wraps: each next box would not have fitted where the row before ends. */
 export const findWrap = (rows: readonly (readonly Box[])[]): WrapReading | undefined => {
   const [first] = rows
-  if (!first || rows.length < 2 || first.length < 2) return undefined
+  if (!first || rows.length < 2 || first.length < 2 || areCells(rows)) return undefined
   const all = rows.flat()
   const gaps = rows.flatMap((row) => row.slice(1).map((box, i) => box.x - endOn(row[i]!, 'x')))
   const lineGaps = rows.slice(1).map((row, i) => row[0]!.y - endOn(rows[i]![0]!, 'y'))

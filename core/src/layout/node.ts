@@ -99,7 +99,7 @@ export const stackedPlainly = (align: 'start' | 'stretch'): AutoLayout => ({
 export const INFERRED = '~'
 
 /** The layer a node's key belongs to: that of an inferred container is its first layer's. */
-export const layerOfNode = (key: string): string => key.replace(/~+$/, '')
+export const layerOfNode = (key: string): string => key.replace(/~+(menu|run)?$/, '')
 
 /** Visits a node and everything inside it, parents first. */
 export const walkNodes = (

@@ -3,6 +3,7 @@ import { isContainer, type FrameLayer, type Layer } from '../design/layer.js'
 import { endOn, overlapOn } from '../layout/axis.js'
 import { plainFrame, walkNodes, type InferOptions, type LayoutNode } from '../layout/index.js'
 import { isPart } from './match/index.js'
+import { findTableRows, isTableGrid } from './tables.js'
 import type { Twins } from './twins.js'
 
 /** Boxes of containers may lie over one another by this much, in px, and still be read side by side. */
@@ -47,6 +48,11 @@ const asFrame = (layer: Layer, isBare = false): FrameLayer => {
 /** The parts in a node that stand by themselves: leaves, and boxes with a look. */
 const partsOf = (node: LayoutNode): LayoutNode[] =>
   node.children.flatMap((child) => (isPart(child) ? [child] : partsOf(child)))
+
+const isTable = (node: LayoutNode): boolean => {
+  const rows = findTableRows(node)
+  return isTableGrid(node) || (rows !== undefined && rows.to - rows.from === node.children.length)
+}
 
 type Ranked = { readonly layer: Layer; readonly rank: number }
 type Seen = { readonly box: Box; readonly rank: number }
@@ -155,7 +161,8 @@ class Relayering {
     const isMixed = kids.some((a, i) =>
       kids.some((b, j) => j > i && overlaps(a.box, b.box) && !this.overlapped(a.child, b.child)),
     )
-    if (isMixed) return inOrder([...this.flat(base, origin), ...loose])
+    // Rows of a table are found together: each by itself would have columns of its own.
+    if (isMixed || isTable(base)) return inOrder([...this.flat(base, origin), ...loose])
     const boxes = kids.map(({ box }) => box)
     const room = boxes.length > 0 ? uniteBoxes(boxes) : origin
     const isColumn = areStacked(boxes)

@@ -5,7 +5,7 @@ import { flowChildren } from './solver.js'
 const LEAST_COLUMNS = 3
 const LEAST_ROWS = 3
 /** Cells are no higher than this: anything higher is a card. */
-const CELL_PX = 72
+const CELL_PX = 96
 /** Columns of words begin at the same place, but for this much, in px. */
 const SAME_PX = 3
 

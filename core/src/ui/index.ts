@@ -2,27 +2,33 @@ import type { Design } from '../design/design.js'
 import type { Layer } from '../design/layer.js'
 import { findFace, weightDistance, type Font } from '../fonts/face.js'
 import { fallbackOf, isGenericFamily, listFontNeeds } from '../fonts/needs.js'
-import { inferLayout, type LayoutNode } from '../layout/index.js'
 import { groupScreens, nameOfScreen } from '../meaning/find-artboards.js'
-import { findTitle } from '../meaning/find-title.js'
-import { readRoles } from '../meaning/roles/index.js'
+import { findLanguage } from '../meaning/language.js'
+import { findDrawnStates } from '../meaning/states.js'
 import { notes } from '../notes/catalogue.js'
 import type { Note } from '../notes/note.js'
-import { composeScreen, screenOptions } from '../responsive/index.js'
 import { createMeasure } from '../text/measure.js'
 import { Account } from './account.js'
 import { AssetCollector } from './asset-collector.js'
-import { buildNode, OUTSIDE, type BuildContext } from './build/index.js'
-import { createControlIds } from './control-ids.js'
-import { joinSteps } from './join-steps.js'
-import { placeMain } from './landmarks.js'
-import type { UiAsset, UiNode, UiPage } from './nodes.js'
+import { createPageBuilder } from './build-page.js'
+import { describePage, textsIn, wordsOf } from './describe-page.js'
+import { deriveStates } from './derive-states.js'
+import type { UiAsset, UiPage } from './nodes.js'
+import { shareParts } from './share-parts.js'
+import { buildNotFound } from './not-found.js'
+import { phrasesIn, type Phrases } from './phrases.js'
 import { buildTheme, type UiTheme } from './theme.js'
 
 /** Everything an emitter reads: pages, the files they show, and the theme their styles refer to. */
 export type UiProject = {
   readonly name: string
+  /** The language its texts are in, as a BCP 47 tag. */
+  readonly language: string
+  /** What the pages say by themselves, in that language. */
+  readonly phrases: Phrases
   readonly pages: readonly UiPage[]
+  /** What is shown for an address that is none, in a project of several pages. */
+  readonly notFound?: UiPage
   readonly assets: readonly UiAsset[]
   /** Font files the pages need and that are at hand. */
   readonly fonts: readonly Font[]
@@ -31,13 +37,6 @@ export type UiProject = {
   readonly theme: UiTheme
   readonly notes: readonly Note[]
 }
-
-/** Layers that nothing separates and that stay where they are; true overlays are not counted. */
-const countFree = (node: LayoutNode): number =>
-  node.children.reduce(
-    (count, child) => count + countFree(child),
-    node.arrangement.kind === 'free' ? node.children.length : 0,
-  )
 
 /** The fonts at hand that the texts need, one file each; those that are missing are noted. */
 const chooseFonts = (
@@ -73,15 +72,9 @@ const chooseFonts = (
 const pageName = (group: readonly Layer[]): string =>
   (group.length > 1 ? nameOfScreen(group[0]!.name) : '') || group[0]!.name
 
-/** A screen with auto layout takes the room the window has. */
-const finishRoot = (node: UiNode, isScreen: boolean): UiNode => {
-  if (node.type !== 'box') return node
-  const { style } = node
-  const flows = style.arrange.kind !== 'free' && style.arrange.kind !== 'none'
-  if (!isScreen || !flows) return node
-  const width = { ...style.width, sizing: 'stretch' as const }
-  const height = { ...style.height, sizing: 'stretch' as const }
-  return { ...node, style: { ...style, width, height } }
+export type UiOptions = {
+  /** What is pressed answers the pointer also where no state of it is drawn. */
+  readonly derivesStates?: boolean
 }
 
 /**
@@ -92,6 +85,7 @@ export const buildUi = (
   design: Design,
   roots: readonly Layer[],
   fonts: readonly Font[] = [],
+  { derivesStates = true }: UiOptions = {},
 ): UiProject => {
   const measure = createMeasure(fonts.map((font) => font.face))
   const account = new Account()
@@ -104,55 +98,34 @@ export const buildUi = (
   const pageNames = new Map(
     groups.map((group) => [pageName(group).toLowerCase(), group[0]!.key] as const),
   )
-  const pages = groups.map((group): UiPage => {
-    const root = group[0]!
-    const isScreen = screens.has(root.key)
-    const trees = group.map((artboard) => inferLayout(artboard, { measure, assets: design.assets }))
-    trees.forEach((tree, i) => {
-      const free = countFree(tree)
-      if (free > 0) account.add(notes.placedAbsolutely(group[i]!.key, free))
-    })
-    const screen = composeScreen(trees, screenOptions(design, measure, isScreen))
-    const menus = new Map<string, string>()
-    const menuId = (key: string): string => {
-      const id = menus.get(key) ?? (menus.size === 0 ? 'menu' : `menu-${menus.size + 1}`)
-      menus.set(key, id)
-      return id
-    }
-    const roles = readRoles(
-      [...screen.steps].reverse().map((step) => step.root),
-      { rulings: design.roles ?? {}, title: findTitle(root) },
-    )
-    const context: BuildContext = {
-      account,
-      collector,
-      measure,
-      pages: pageKeys,
-      roles,
-      home: groups[0]![0]!.key,
-      pageNamed: (words) => pageNames.get(words.trim().toLowerCase()),
-      ids: createControlIds(root, roles),
-      built: new Map(),
-      menuId,
-    }
-    const joined = joinSteps(
-      screen.steps.map(({ fromPx, root: step }) => ({
-        fromPx,
-        root: placeMain(finishRoot(buildNode(context, step, OUTSIDE), isScreen)),
-      })),
-    )
-    return {
-      key: root.key,
-      artboards: group.map((artboard) => artboard.key),
-      name: pageName(group),
-      root: joined,
-      widthPx: root.box.width,
-      heightPx: root.box.height,
-    }
+  const states = findDrawnStates(design)
+  const buildPage = createPageBuilder({
+    design,
+    account,
+    collector,
+    measure,
+    states,
+    pages: pageKeys,
+    home: groups[0]![0]!.key,
+    pageNamed: (words) => pageNames.get(words.trim().toLowerCase()),
   })
+  const built = groups.map((group): UiPage => {
+    const isScreen = screens.has(group[0]!.key)
+    const page = { ...buildPage(group, isScreen), name: pageName(group) }
+    return derivesStates ? { ...page, root: deriveStates(page.root) } : page
+  })
+  const shared = shareParts(built)
+  const language = findLanguage(shared.flatMap(({ root }) => textsIn(root).map(wordsOf)))
+  const phrases = phrasesIn(language)
+  // One page alone has no other addresses.
+  const isSite = shared.length > 1 && groups.every(([root]) => screens.has(root!.key))
+  const notFound = isSite ? buildNotFound(shared[0]!, phrases) : undefined
   return {
     name: design.name,
-    pages,
+    language,
+    phrases,
+    pages: shared.map((page) => ({ ...page, description: describePage(page.root) })),
+    ...(notFound ? { notFound } : {}),
     assets: collector.assets,
     ...chooseFonts(account, roots, fonts),
     theme: buildTheme(design),

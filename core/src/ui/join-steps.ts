@@ -1,4 +1,12 @@
-import type { UiBox, UiMenuButton, UiNode, UiRun, UiStep, UiText } from './nodes.js'
+import {
+  childrenInLayout,
+  type UiBox,
+  type UiMenuButton,
+  type UiNode,
+  type UiRun,
+  type UiStep,
+  type UiText,
+} from './nodes.js'
 
 /** The tree of a page from a width of the window on, in px. */
 export type UiTreeStep = { readonly fromPx: number; readonly root: UiNode }
@@ -73,8 +81,7 @@ const ordersOf = (
 
 /** What of a node may differ from step to step, to be compared. */
 const lookOf = (node: UiNode): string => {
-  const holds =
-    node.type === 'box' ? node.children.map((c) => c.style.place.kind === 'absolute') : []
+  const holds = childrenInLayout(node).map((c) => c.style.place.kind === 'absolute')
   const text =
     node.type === 'control'
       ? [node.textStyle, node.padding, node.hintColor]

@@ -4,6 +4,7 @@ import type { CrossAlign } from '../layout/node.js'
 import type { Blend, Effect, Paint } from '../design/paint.js'
 import type { InputType } from '../design/role.js'
 import type { TextStyle } from '../design/text.js'
+import type { StateName } from '../meaning/states.js'
 
 /**
  * A place along one axis: the distance from an edge of the parent to the same edge of the node, or between
@@ -104,6 +105,8 @@ export type UiStyle = {
   readonly clip: boolean
   /** How far the box reaches over its place in the flow on every side: a stroke takes no room. */
   readonly bleedPx: number
+  /** Of a text: room around its words, in px, so that it is larger to press. */
+  readonly room?: Sides
   /** Field path of the design layer → token name. */
   readonly tokens: Readonly<Record<string, string>>
 }
@@ -124,6 +127,17 @@ export type UiStep = {
   readonly order: number
 }
 
+/** How a node looks while it, or what it stands in, is in a state. */
+export type UiState = {
+  readonly state: StateName
+  /** Whose state: its own, or that of the box around it which is marked as an owner. */
+  readonly of: 'self' | 'owner'
+  /** What the state is of holds the control that is in it, and is none itself. */
+  readonly isWithin: boolean
+  /** The node as it looks then; what is in it plays no part. */
+  readonly node: UiNode
+}
+
 type UiCommon = {
   /** Key of the layer this node stands for. */
   readonly layer: string
@@ -132,8 +146,13 @@ type UiCommon = {
   readonly style: UiStyle
   /** From narrow to wide; absent: the same at every width. */
   readonly steps?: readonly UiStep[]
-  /** What it is in what holds it: an item of a list, a cell of a table. */
-  readonly item?: 'listitem' | 'rowgroup' | 'row' | 'cell' | 'columnheader'
+  readonly states?: readonly UiState[]
+  /** What is in it looks different when this is in a state. */
+  readonly isOwner?: boolean
+  /** No state is drawn of it: it answers the pointer in a plain way. */
+  readonly reacts?: 'darkens' | 'fills' | 'underlines'
+  /** What it is in what holds it: an item of a list or what stands between two, a cell of a table. */
+  readonly item?: 'listitem' | 'spacer' | 'rowgroup' | 'row' | 'cell' | 'columnheader'
   /** Of a tree at one step: a place among its siblings that a person has said. */
   readonly order?: number
   /** It is only to be seen: a click on it reaches what lies under it. */
@@ -154,6 +173,8 @@ export type UiBoxRole =
 export type UiBox = UiCommon & {
   readonly type: 'box'
   readonly role?: UiBoxRole
+  /** Several pages have it in common: what it is in all of them. */
+  readonly shared?: 'banner' | 'navigation' | 'contentinfo'
   /** Of a list: its order matters. */
   readonly isOrdered?: boolean
   /** Of a table whose cells all stand in one grid: how many make a row. */
@@ -210,6 +231,7 @@ export type UiControl = UiCommon & {
   /** Id of the text that says more about it. */
   readonly describedBy?: string
   readonly isInvalid?: boolean
+  readonly isDisabled?: boolean
   /** Words that are shown while it is empty. */
   readonly hint?: string
   /** What it has to begin with; of a select what is chosen. */
@@ -233,12 +255,26 @@ export const isTick = (kind: UiControlKind): boolean => TICKS.has(kind)
 
 export type UiNode = UiBox | UiText | UiImage | UiMenuButton | UiControl
 
+/** What stands in a box for the layout: boxes that take no part in it are looked through. */
+export const childrenInLayout = (node: UiNode): readonly UiNode[] =>
+  node.type !== 'box'
+    ? []
+    : node.children.flatMap((child) =>
+        child.type === 'box' && child.style.arrange.kind === 'contents'
+          ? childrenInLayout(child)
+          : [child],
+      )
+
 export type UiPage = {
   /** Key of the screen, or of the layer that was selected. */
   readonly key: string
   /** Keys of all screens it was made of, its own among them. */
   readonly artboards: readonly string[]
+  /** The widths it was drawn at, in px, the widest first. */
+  readonly widths: readonly number[]
   readonly name: string
+  /** What it is about, in a sentence or two. */
+  readonly description?: string | undefined
   readonly root: UiNode
   readonly widthPx: number
   readonly heightPx: number

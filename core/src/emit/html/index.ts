@@ -1,12 +1,15 @@
+import type { UiProject } from '../../ui/index.js'
 import type { UiPage } from '../../ui/nodes.js'
 import { buildAssetFiles } from '../shared/asset-files.js'
-import { buildMarkup, type Dialect } from '../shared/build-markup.js'
+import { buildMarkup, CURRENT_PAGE, type Dialect } from '../shared/build-markup.js'
 import { concat, hardline } from '../shared/document.js'
 import { buildFontFiles, fontRules } from '../shared/font-files.js'
 import { fontReadme } from '../shared/font-readme.js'
+import { findIcons, iconAttributes } from '../shared/icons.js'
 import { jsonFile, textFile, type EmittedFile } from '../shared/emitted-file.js'
 import { text, type MarkupElement, type MarkupNode } from '../shared/markup.js'
 import { toKebab, UniqueNames } from '../../text/names.js'
+import { titleOf } from '../shared/page-title.js'
 import { printDocument } from '../shared/print-document.js'
 import { dependencies } from '../shared/versions.js'
 import { createTailwind } from '../styling/tailwind/index.js'
@@ -28,10 +31,14 @@ const element = (
   children,
 })
 
-const buildPage = (page: UiPage, body: MarkupElement): MarkupElement =>
+const buildPage = (
+  { name, description }: UiPage,
+  { language, pages, name: project }: UiProject,
+  body: MarkupElement,
+): MarkupElement =>
   element(
     'html',
-    [['lang', 'en']],
+    [['lang', language]],
     [
       element(
         'head',
@@ -45,8 +52,16 @@ const buildPage = (page: UiPage, body: MarkupElement): MarkupElement =>
           element(
             'title',
             [],
-            [{ kind: 'text', text: cleanControls(page.name).trim() || 'Untitled' }],
+            [{ kind: 'text', text: cleanControls(titleOf(name, pages.length, project)) }],
           ),
+          ...(description === undefined
+            ? []
+            : [
+                element('meta', [
+                  ['name', 'description'],
+                  ['content', description],
+                ]),
+              ]),
           element('link', [
             ['rel', 'stylesheet'],
             ['href', 'styles.css'],
@@ -74,19 +89,26 @@ export const html: Target = {
   id: 'html',
   label: 'HTML',
   emit(project, { marks }) {
-    const assets = buildAssetFiles(project.assets, 'assets')
-    const names = new UniqueNames('-', ['index'])
+    const icons = findIcons(project)
+    const assets = buildAssetFiles(
+      project.assets.filter(({ id }) => !icons.has(id)),
+      'assets',
+    )
+    const names = new UniqueNames('-', ['index', '404'])
     const paths = new Map(
       project.pages.map((page, i) => [
         page.key,
         i === 0 ? 'index.html' : `${names.take(toKebab(page.name, 'page'))}.html`,
       ]),
     )
-    const dialect: Dialect = {
+    // The name that servers of files look for.
+    if (project.notFound) paths.set(project.notFound.key, '404.html')
+    const dialectOf = (current: UiPage): Dialect => ({
       classAttribute: 'class',
       labelFor: 'for',
       startsWith: (value) => text('value', value),
       startsOn: text('checked', ''),
+      disabled: text('disabled', ''),
       menuTarget: 'popovertarget',
       link: (link) => ({
         tag: 'a',
@@ -95,22 +117,37 @@ export const html: Target = {
             'href',
             link.kind === 'nowhere' ? '#' : link.kind === 'page' ? paths.get(link.page)! : link.url,
           ),
+          ...(link.kind === 'page' && link.page === current.key ? [CURRENT_PAGE] : []),
         ],
       }),
       source: (asset) => text('src', `assets/${assets.get(asset)!.file}`),
-    }
+      icon(asset, attributes) {
+        const icon = icons.get(asset)
+        return (
+          icon && {
+            kind: 'element',
+            tag: 'svg',
+            content: 'blocks',
+            attributes: [...iconAttributes(icon), ...attributes],
+            children: icon.shapes,
+          }
+        )
+      },
+    })
     const fonts = buildFontFiles(project.fonts, 'fonts')
     // The compiled sheet lies beside the pages; addresses in the source are written for it.
     const styling = createTailwind(project, {
       fonts: fontRules(fonts, 'fonts'),
       address: (asset) => `assets/${assets.get(asset)!.file}`,
+      isIcon: (asset) => icons.has(asset),
     })
-    const pages = project.pages.map((page): EmittedFile => {
-      const body = buildMarkup(page.root, { dialect, styling, marks })
+    const all = project.notFound ? [...project.pages, project.notFound] : project.pages
+    const pages = all.map((page): EmittedFile => {
+      const body = buildMarkup(page.root, { dialect: dialectOf(page), styling, marks })
       const document = concat([
         '<!doctype html>',
         hardline,
-        printHtml(buildPage(page, body)),
+        printHtml(buildPage(page, project, body)),
         hardline,
       ])
       const printed = printDocument(document, PRINT_WIDTH)

@@ -20,14 +20,18 @@ export type HtmlNode = {
   trailingIsSensitive: boolean
 }
 
-const INLINE = new Set(['a', 'br', 'button', 'img', 'input', 'label', 'select', 'span', 'textarea'])
+const INLINE = new Set(
+  'a br button circle ellipse g img input label line path rect select span svg textarea'.split(' '),
+)
 /** They stand in a line, but white space at the ends of what is in them does not show. */
 const CLOSED = new Set(['button', 'select'])
 const VOID = new Set(['br', 'img', 'input', 'link', 'meta'])
+/** Elements of drawings close themselves when nothing is in them. */
+const SHAPES = new Set(['circle', 'ellipse', 'line', 'path', 'rect'])
 
 const isInline = (node: HtmlNode): boolean => node.kind === 'text' || INLINE.has(node.tag)
 
-export const isVoid = (node: HtmlNode): boolean => VOID.has(node.tag)
+export const isVoid = (node: HtmlNode): boolean => VOID.has(node.tag) || SHAPES.has(node.tag)
 
 const NOTHING: readonly never[] = []
 

@@ -1,15 +1,19 @@
-import type { UiPage } from '../../ui/nodes.js'
+import type { UiProject } from '../../ui/index.js'
+import type { UiBox, UiNode, UiPage } from '../../ui/nodes.js'
 import { buildAssetFiles } from '../shared/asset-files.js'
-import { buildMarkup, type Dialect } from '../shared/build-markup.js'
+import { buildMarkup, CURRENT_PAGE, type Dialect } from '../shared/build-markup.js'
 import { concat, hardline, indent, join } from '../shared/document.js'
 import { buildFontFiles, fontRules } from '../shared/font-files.js'
+import { findIcons } from '../shared/icons.js'
 import { jsonFile, textFile, type EmittedFile } from '../shared/emitted-file.js'
 import { code, text, type MarkupElement } from '../shared/markup.js'
 import { toKebab, toPascal, UniqueNames } from '../../text/names.js'
+import { titleOf } from '../shared/page-title.js'
 import { printDocument } from '../shared/print-document.js'
 import { dependencies } from '../shared/versions.js'
 import { createTailwind } from '../styling/tailwind/index.js'
 import type { Target } from '../target.js'
+import { buildIconFile } from './icon-file.js'
 import { printReturnedJsx } from './print-jsx.js'
 import { buildProjectFiles } from './project-files.js'
 
@@ -75,6 +79,54 @@ const RESERVED = [
   'link',
 ]
 
+/** What parts are called that several screens have in common. */
+const PART_NAMES: Readonly<Record<NonNullable<UiBox['shared']>, string>> = {
+  banner: 'SiteHeader',
+  navigation: 'SiteNavigation',
+  contentinfo: 'SiteFooter',
+}
+
+/** The parts that several pages have in common, each once. */
+const findParts = (pages: readonly UiPage[]): readonly UiBox[] => {
+  const parts = new Map<string, UiBox>()
+  const look = (node: UiNode): void => {
+    if (node.type === 'box' && node.shared && !parts.has(node.shared)) parts.set(node.shared, node)
+    if ('children' in node) node.children.forEach(look)
+  }
+  for (const page of pages) look(page.root)
+  return [...parts.values()]
+}
+
+/** The screen with its title and what it is about: React puts both into the head of the page. */
+const withHead = (
+  body: MarkupElement,
+  { name, description }: UiPage,
+  { pages, name: project }: UiProject,
+): MarkupElement => {
+  const common = { kind: 'element', content: 'text' } as const
+  const title: MarkupElement = {
+    ...common,
+    tag: 'title',
+    attributes: [],
+    children: [{ kind: 'text', text: titleOf(name, pages.length, project) }],
+  }
+  const about: MarkupElement[] =
+    description === undefined
+      ? []
+      : [
+          {
+            ...common,
+            tag: 'meta',
+            attributes: [text('name', 'description'), text('content', description)],
+            children: [],
+          },
+        ]
+  // What holds text, as a lone text layer does, has no place for them.
+  return body.content === 'blocks'
+    ? { ...body, children: [title, ...about, ...body.children] }
+    : body
+}
+
 type Import = { readonly names: string; readonly from: string }
 
 const printScreen = (component: string, root: MarkupElement, imports: readonly Import[]) => {
@@ -98,60 +150,109 @@ export const react: Target = {
   id: 'react',
   label: 'React',
   emit(project, { marks }) {
-    const assets = buildAssetFiles(project.assets, 'src/assets')
+    const icons = findIcons(project)
+    const assets = buildAssetFiles(
+      project.assets.filter(({ id }) => !icons.has(id)),
+      'src/assets',
+    )
     const variables = new UniqueNames('', RESERVED)
     const variableOf = new Map(
       [...assets].map(([id, { file }]) => [id, variables.take(toCamel(file))]),
     )
-    const components = new UniqueNames('')
+    const components = new UniqueNames('', Object.values(PART_NAMES))
     const routes = new UniqueNames('-', [''])
     const screens = project.pages.map((page, i) => ({
       page,
       component: components.take(toPascal(page.name, 'Screen')),
       route: i === 0 ? '/' : `/${routes.take(toKebab(page.name, 'screen'))}`,
     }))
+    const { notFound } = project
+    const all = notFound
+      ? [...screens, { page: notFound, component: components.take('NotFound'), route: '*' }]
+      : screens
     const routeOf = new Map(screens.map((s) => [s.page.key, s.route]))
     const fonts = buildFontFiles(project.fonts, 'src/fonts')
     const styling = createTailwind(project, {
       fonts: fontRules(fonts, './fonts'),
       address: (asset) => `./assets/${assets.get(asset)!.file}`,
+      isIcon: (asset) => icons.has(asset),
     })
 
-    const emitScreen = (page: UiPage, component: string): EmittedFile => {
-      const usedAssets = new Set<string>()
-      let usesLink = false
+    const parts = findParts(project.pages)
+    const emitComponent = (
+      root: UiNode,
+      component: string,
+      folder: 'screens' | 'components',
+      page?: UiPage,
+    ): EmittedFile => {
+      const used = { assets: new Set<string>(), icons: new Set<string>(), parts: new Set<string>() }
+      const router = new Set<'Link' | 'NavLink'>()
+      const linkToPage = (target: string): ReturnType<Dialect['link']> => {
+        const to = routeOf.get(target)!
+        // A project of one screen has no router: a link to that screen is a plain one.
+        if (screens.length === 1) return { tag: 'a', attributes: [text('href', '/'), CURRENT_PAGE] }
+        // Which page is shown, only what stands on one page knows.
+        const tag = folder === 'components' ? 'NavLink' : 'Link'
+        router.add(tag)
+        if (tag === 'NavLink') {
+          const attributes = [text('to', to), ...(to === '/' ? [code('end', 'true')] : [])]
+          return { tag, attributes }
+        }
+        return {
+          tag,
+          attributes: [text('to', to), ...(target === page?.key ? [CURRENT_PAGE] : [])],
+        }
+      }
       const dialect: Dialect = {
         classAttribute: 'className',
         labelFor: 'htmlFor',
         startsWith: (value) => text('defaultValue', value),
         startsOn: code('defaultChecked', 'true'),
+        disabled: code('disabled', 'true'),
         menuTarget: 'popoverTarget',
         link(link) {
           if (link.kind === 'nowhere') return { tag: 'a', attributes: [text('href', '#')] }
           if (link.kind === 'address') return { tag: 'a', attributes: [text('href', link.url)] }
-          // A project of one screen has no router: a link to that screen is a plain one.
-          if (screens.length === 1) return { tag: 'a', attributes: [text('href', '/')] }
-          usesLink = true
-          return { tag: 'Link', attributes: [text('to', routeOf.get(link.page)!)] }
+          return linkToPage(link.page)
         },
         source(asset) {
-          usedAssets.add(asset)
+          used.assets.add(asset)
           return code('src', variableOf.get(asset)!)
         },
+        icon(asset, attributes) {
+          const icon = icons.get(asset)
+          if (!icon) return undefined
+          used.icons.add(icon.name)
+          return { kind: 'element', tag: icon.name, content: 'blocks', attributes, children: [] }
+        },
       }
-      const root = buildMarkup(page.root, { dialect, styling, marks })
+      const shared = ({ shared: part, layer }: UiBox): MarkupElement | undefined => {
+        if (part === undefined || folder === 'components') return undefined
+        const tag = PART_NAMES[part]
+        used.parts.add(tag)
+        return { kind: 'element', tag, layer, content: 'blocks', attributes: [], children: [] }
+      }
+      const body = buildMarkup(root, { dialect, styling, marks, shared })
+      const markup = page ? withHead(body, page, project) : body
       const imports: Import[] = [
-        ...(usesLink ? [{ names: '{ Link }', from: 'react-router' }] : []),
-        ...[...usedAssets].map((id) => ({
+        ...(router.size > 0
+          ? [{ names: `{ ${[...router].sort().join(', ')} }`, from: 'react-router' }]
+          : []),
+        ...[...used.assets].map((id) => ({
           names: variableOf.get(id)!,
           from: `../assets/${assets.get(id)!.file}`,
         })),
+        ...[...used.parts].map((name) => ({ names: `{ ${name} }`, from: `../components/${name}` })),
+        ...[...used.icons].map((name) => ({ names: `{ ${name} }`, from: `../icons/${name}` })),
       ]
-      const printed = printScreen(component, root, imports)
-      return textFile(`src/screens/${component}.tsx`, printed.text, printed.spans)
+      const printed = printScreen(component, markup, imports)
+      return textFile(`src/${folder}/${component}.tsx`, printed.text, printed.spans)
     }
 
-    const files = screens.map(({ page, component }) => emitScreen(page, component))
+    const files = [
+      ...all.map(({ page, component }) => emitComponent(page.root, component, 'screens', page)),
+      ...parts.map((part) => emitComponent(part, PART_NAMES[part.shared!], 'components')),
+    ]
     const source = styling.stylesheet()
     const needsRouter = screens.length > 1
     return {
@@ -159,8 +260,9 @@ export const react: Target = {
         ...files,
         ...buildProjectFiles(
           project,
-          screens.map(({ component, route }) => ({ component, route })),
+          all.map(({ component, route }) => ({ component, route })),
         ),
+        ...[...icons.values()].map(buildIconFile),
         textFile('src/index.css', source),
         ...[...assets.values()].map((a) => a.emitted),
         ...fonts.map((f) => f.emitted),

@@ -21,10 +21,16 @@ import { escapeText, quoteAttribute } from './escape.js'
 /** A space at the end of a line would be lost, so it is written as an expression there. */
 const jsxSpace: Doc = ifBreak(concat(['{" "}', softline]), ' ')
 
-const printAttribute = (attribute: Attribute): Doc =>
-  attribute.kind === 'code'
-    ? `${attribute.name}={${attribute.code}}`
-    : `${attribute.name}=${quoteAttribute(attribute.text)}`
+const printAttribute = (attribute: Attribute): Doc => {
+  switch (attribute.kind) {
+    case 'code':
+      return attribute.code === 'true' ? attribute.name : `${attribute.name}={${attribute.code}}`
+    case 'spread':
+      return `{...${attribute.code}}`
+    case 'text':
+      return `${attribute.name}=${quoteAttribute(attribute.text)}`
+  }
+}
 
 const isVoid = (element: MarkupElement): boolean => element.children.length === 0
 

@@ -47,8 +47,8 @@ ${isRouted ? '    <HashRouter>\n      <App />\n    </HashRouter>' : '    <App />
 );
 `
 
-const page = (title: string): string => `<!doctype html>
-<html lang="en">
+const page = (title: string, language: string): string => `<!doctype html>
+<html lang="${language}">
   <head>
     <meta charset="utf-8" />
     <meta name="viewport" content="width=device-width, initial-scale=1" />
@@ -115,7 +115,7 @@ export const buildProjectFiles = (
   return [
     textFile('src/App.tsx', isRouted ? routedApp(screens) : singleApp(screens[0]!)),
     textFile('src/main.tsx', main(isRouted)),
-    textFile('index.html', page(escapeTitle(project.name) || 'Screens')),
+    textFile('index.html', page(escapeTitle(project.name) || 'Screens', project.language)),
     textFile('vite.config.ts', VITE_CONFIG),
     jsonFile('tsconfig.json', TSCONFIG),
     textFile('README.md', README + fontReadme(project)),

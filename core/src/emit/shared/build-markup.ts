@@ -20,10 +20,14 @@ export type Dialect = {
   /** The attribute that gives a control what it has to begin with, and the one that says it is on. */
   startsWith(value: string): Attribute
   readonly startsOn: Attribute
+  /** The attribute of a control that cannot be used. */
+  readonly disabled: Attribute
   /** The element a link becomes and the attributes that make it lead somewhere. */
   link(link: UiLink): { readonly tag: string; readonly attributes: readonly Attribute[] }
   /** The attribute that shows a picture. */
   source(asset: string): Attribute
+  /** A small drawing that is decoration, as an element of its own; undefined where it is a file. */
+  icon(asset: string, attributes: readonly Attribute[]): MarkupElement | undefined
 }
 
 export type MarkupOptions = {
@@ -31,9 +35,14 @@ export type MarkupOptions = {
   readonly styling: Styling
   /** Writes the layer's key on every element, for a preview that is joined to the design. */
   readonly marks: boolean
+  /** What stands for a part that several pages have in common; undefined where it is written out. */
+  readonly shared?: (part: UiBox) => MarkupElement | undefined
   /** Only what may stand in a line of text may be written here, as inside a button. */
   readonly isPhrase?: boolean
 }
+
+/** Said of a link that leads to the page it stands on. */
+export const CURRENT_PAGE: Attribute = text('aria-current', 'page')
 
 /** The elements of lists and tables. */
 const ITEMS: Readonly<
@@ -43,6 +52,7 @@ const ITEMS: Readonly<
   >
 > = {
   listitem: { tag: 'li', attributes: [] },
+  spacer: { tag: 'li', attributes: [text('role', 'presentation'), text('aria-hidden', 'true')] },
   rowgroup: { tag: 'tbody', attributes: [] },
   row: { tag: 'tr', attributes: [] },
   cell: { tag: 'td', attributes: [] },
@@ -128,7 +138,12 @@ const buildImage = (node: UiImage, options: MarkupOptions): MarkupElement => {
     ],
     children: [],
   })
-  if (!node.link) return image(styling.node(node), mark(options, node.layer))
+  if (!node.link) {
+    const own = [...classAttribute(options, styling.node(node)), ...mark(options, node.layer)]
+    const icon = node.alt === '' ? dialect.icon(node.asset, own) : undefined
+    if (icon) return { ...icon, layer: node.layer }
+    return image(styling.node(node), mark(options, node.layer))
+  }
   const link = dialect.link(node.link)
   return {
     kind: 'element',
@@ -169,6 +184,7 @@ const buildControl = (node: UiControl, options: MarkupOptions): MarkupElement =>
     ...(label === undefined ? [] : [text('aria-label', label)]),
     ...(describedBy === undefined ? [] : [text('aria-describedby', describedBy)]),
     ...(isInvalid ? [text('aria-invalid', 'true')] : []),
+    ...(node.isDisabled ? [dialect.disabled] : []),
   ]
   const look = [...classAttribute(options, styling.node(node)), ...mark(options, node.layer)]
   const element = (
@@ -297,6 +313,6 @@ export const buildMarkup = (node: UiNode, options: MarkupOptions): MarkupElement
     case 'control':
       return buildControl(node, options)
     case 'box':
-      return buildBox(node, options)
+      return (node.shared && options.shared?.(node)) ?? buildBox(node, options)
   }
 }

@@ -2,6 +2,8 @@
 export type Attribute =
   | { readonly name: string; readonly kind: 'text'; readonly text: string }
   | { readonly name: string; readonly kind: 'code'; readonly code: string }
+  /** All properties of an object, for dialects that have code. */
+  | { readonly name: ''; readonly kind: 'spread'; readonly code: string }
 
 export type MarkupText = { readonly kind: 'text'; readonly text: string }
 
@@ -32,3 +34,4 @@ export const code = (name: string, value: string): Attribute => ({
   kind: 'code',
   code: value,
 })
+export const spread = (code: string): Attribute => ({ name: '', kind: 'spread', code })

@@ -12,7 +12,8 @@ import { readNavigation } from './recognise/navigation.js'
 import { readTables } from './recognise/tables.js'
 import { viewTree } from './view.js'
 
-export type { RoleReading } from './reading.js'
+export { addressIn } from './recognise/links.js'
+export { CONTROL_ROLES, runKeyOf, type RoleReading } from './reading.js'
 
 export type RoleOptions = {
   /** What a person has said, by the key of a layer. */

@@ -1,5 +1,5 @@
 import type { Ruling } from '../../design/role.js'
-import type { RoleReading } from './reading.js'
+import { runKeyOf, type RoleReading } from './reading.js'
 import { walkViews, type View } from './view.js'
 
 type Found = Omit<RoleReading, 'layer' | 'isRuling'>
@@ -38,6 +38,14 @@ export class RolePage {
     if (this.readings.has(view.key)) return false
     this.readings.set(view.key, { ...found, layer: view.key, isRuling: false })
     return true
+  }
+
+  /** Says what some neighbours in a container are together: a list among other things. */
+  setRun(items: readonly View[], found: Found): void {
+    const layer = runKeyOf(items[0]!.key)
+    if (this.readings.has(layer)) return
+    const keys = items.map((item) => item.key)
+    this.readings.set(layer, { ...found, layer, items: keys, isRuling: false })
   }
 
   /** Adds to what is known of a view. */

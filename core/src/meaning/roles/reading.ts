@@ -9,6 +9,10 @@ export const CONTROL_ROLES = [
   'switch',
 ] as const satisfies readonly Role[]
 
+/** The key under which neighbours that are one list are known: that of the first, and a mark. */
+export const runKeyOf = (first: string): string => `${first}${RUN_MARK}`
+const RUN_MARK = '~run'
+
 /** What the program concludes a layer is. */
 export type RoleReading = {
   /** Key of the layer; that of a container made up for others is its first layer's and `~`. */
@@ -36,6 +40,8 @@ export type RoleReading = {
   readonly names?: string
   /** Of a check box, radio button or switch. */
   readonly isOn?: boolean
+  /** Of a list that is only a part of what stands in its container: the keys of its items, in order. */
+  readonly items?: readonly string[]
   /** Of a list: its order matters. */
   readonly isOrdered?: boolean
   /** Of a table: how many columns it has. */

@@ -1,3 +1,4 @@
+import { resolveCorners } from '../../design/geometry.js'
 import type { LayoutNode } from '../../layout/index.js'
 import { isInFlow } from '../../responsive/solver.js'
 import { textOf } from '../../text/wrap.js'
@@ -88,3 +89,18 @@ export const saidBy = (view: View): string =>
 /** What stands beside a view in its parent, itself not counted. */
 export const siblingsOf = (view: View): readonly View[] =>
   view.parent?.children.filter((other) => other !== view) ?? []
+
+/** Whether it has a fill or a line of its own. */
+export const isPainted = ({ node: { layer } }: View): boolean =>
+  ('fills' in layer && layer.fills.length > 0) || ('strokes' in layer && layer.strokes.length > 0)
+
+const radiusOf = ({ node: { layer } }: View): number =>
+  layer.type === 'ellipse'
+    ? Infinity
+    : 'radius' in layer
+      ? Math.min(...Object.values(resolveCorners(layer.radius)))
+      : 0
+
+/** Whether it is a circle, or a box with half circles at its ends. */
+export const isRound = (view: View): boolean =>
+  radiusOf(view) >= Math.min(view.width, view.height) / 2 - 1

@@ -5,6 +5,7 @@ import type { BuildChild, BuildContext, Surroundings } from './context.js'
 import { buildFillImage } from './image.js'
 import { buildLink } from './link.js'
 import { drawBackground } from './graphic.js'
+import { asList, holdLists } from './list.js'
 import { buildStyle, growByOutline, isOwnPicture } from './style.js'
 import { asItem, wrapNode } from './wrap.js'
 
@@ -38,6 +39,9 @@ export const buildBox = (
     parent: node,
     border: style.border,
     isInLink: around.isInLink || link !== undefined || isButton,
+    ...(reading?.role === 'table' || (reading?.role === 'rowgroup' && around.isInTable)
+      ? { isInTable: true }
+      : {}),
   }
   const children = [
     ...images.map((paint) => {
@@ -61,16 +65,12 @@ export const buildBox = (
         : style,
     children,
   }
-  return acts || around.isInLink ? box : giveRole(context, box, reading)
+  if (acts || around.isInLink) return box
+  // Cells outside a table mean nothing: at another width the rows may stand elsewhere.
+  const isPart = reading?.role === 'rowgroup' || reading?.role === 'row'
+  const meant = isPart && !around.isInTable ? undefined : reading
+  return giveRole(context, holdLists(context, box), meant)
 }
-
-/** A box as a list of what is in it. */
-const asList = (box: UiBox, { isOrdered }: RoleReading): UiBox => ({
-  ...box,
-  role: 'list',
-  ...(isOrdered ? { isOrdered } : {}),
-  children: box.children.map((child) => asItem(child, 'listitem')),
-})
 
 const CELL_ROLES = ['rowgroup', 'row', 'columnheader', 'cell'] as const
 
@@ -94,12 +94,12 @@ const giveRole = (context: BuildContext, box: UiBox, reading: RoleReading | unde
     case 'main':
       return { ...box, role: reading.role }
     case 'list':
-      return asList(box, reading)
+      return asList(context, box, reading)
     case 'navigation': {
       if (box.children.some((child) => child.type === 'box' && child.role === 'list')) {
         return { ...box, role: 'navigation' }
       }
-      const { menu, ...list } = asList(box, reading)
+      const { menu, ...list } = asList(context, box, reading)
       return wrapNode(list, { role: 'navigation', ...(menu === undefined ? {} : { menu }) })
     }
     case 'table':

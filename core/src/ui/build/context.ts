@@ -1,5 +1,6 @@
 import type { LayoutNode } from '../../layout/index.js'
 import type { RoleReading } from '../../meaning/roles/index.js'
+import type { DrawnState, StateName } from '../../meaning/states.js'
 import type { TextMeasure } from '../../text/measure.js'
 import type { Account } from '../account.js'
 import type { AssetCollector } from '../asset-collector.js'
@@ -20,6 +21,11 @@ export type BuildContext = {
   /** The page a link with these words leads to. */
   pageNamed(words: string): string | undefined
   readonly ids: ControlIds
+  /** The instance with drawn states that a layer is, or stands in, by keys. */
+  ownerOf(key: string): string | undefined
+  statesOf(instance: string): readonly DrawnState[]
+  /** The state an instance is drawn in, when that is not how it rests. */
+  stateOf(instance: string): StateName | undefined
   /** What was built last of a node: most nodes are the same at several steps. */
   readonly built: Map<LayoutNode, { readonly around: Surroundings; readonly result: UiNode }>
   /** The name of a menu in the page, by the key of its panel. */
@@ -32,6 +38,8 @@ export type Surroundings = {
   /** Width of the parent's border: coordinates are counted from inside it. */
   readonly border: UiBorder | undefined
   readonly isInLink: boolean
+  /** The table or group of rows it stands right in, which makes it a row. */
+  readonly isInTable?: boolean
 }
 
 const isSameBorder = (a: UiBorder | undefined, b: UiBorder | undefined): boolean =>
@@ -39,7 +47,10 @@ const isSameBorder = (a: UiBorder | undefined, b: UiBorder | undefined): boolean
 
 /** Whether a node becomes the same in both places. */
 export const isSamePlace = (a: Surroundings, b: Surroundings): boolean =>
-  a.parent === b.parent && a.isInLink === b.isInLink && isSameBorder(a.border, b.border)
+  a.parent === b.parent &&
+  a.isInLink === b.isInLink &&
+  a.isInTable === b.isInTable &&
+  isSameBorder(a.border, b.border)
 
 /** Builds the node a layer becomes: those that hold others are given it. */
 export type BuildChild = (context: BuildContext, node: LayoutNode, around: Surroundings) => UiNode

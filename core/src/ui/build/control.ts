@@ -74,6 +74,12 @@ const placeSign = (sign: UiNode, box: Box, control: Box): UiNode => {
 const asDrawn = (length: UiLength): UiLength =>
   length.sizing === 'fit' ? { ...length, sizing: 'fixed' } : length
 
+/** Whether the instance it is or stands in is drawn in a state in which it cannot be used. */
+const isDisabled = (context: BuildContext, key: string): boolean => {
+  const owner = context.ownerOf(key)
+  return owner !== undefined && context.stateOf(owner) === 'disabled'
+}
+
 /** A control of a form, as the platform's own element in the look that was drawn. */
 export const buildControl = (
   context: BuildContext,
@@ -133,6 +139,7 @@ export const buildControl = (
       ? {}
       : { describedBy: context.ids.of(reading.describedBy) }),
     ...(reading.isInvalid ? { isInvalid: true } : {}),
+    ...(isDisabled(context, layer.key) ? { isDisabled: true } : {}),
     ...(reading.isOn ? { isOn: true } : {}),
     ...(textLayer ? { textStyle: textLayer.style } : {}),
     textTokens: textLayer?.tokens ?? {},

@@ -8,6 +8,7 @@ import { buildImage } from './image.js'
 import { buildLine } from './line.js'
 import { isOwnPicture } from './style.js'
 import { asMenuButton } from './menu-button.js'
+import { withStates } from './states.js'
 import { buildText } from './text.js'
 
 /** A picture, also one that is the only fill of a shape with nothing in it. */
@@ -30,7 +31,7 @@ export const buildNode = (
 ): UiNode => {
   const known = context.built.get(node)
   if (known && isSamePlace(known.around, around)) return known.result
-  const plain = buildPlain(context, node, around)
+  const plain = withStates(context, node, around, buildPlain(context, node, around))
   const built =
     node.menu?.is === 'button' ? asMenuButton(plain, context.menuId(node.menu.key)) : plain
   const result: UiNode = {

@@ -1,5 +1,6 @@
 import type { Layer } from '../../design/layer.js'
 import { walkLayers } from '../../design/walk.js'
+import { addressIn } from '../../meaning/roles/index.js'
 import { notes } from '../../notes/catalogue.js'
 import { textOf } from '../../text/wrap.js'
 import type { UiLink } from '../nodes.js'
@@ -15,6 +16,8 @@ const readLink = (context: BuildContext, layer: Layer): UiLink | undefined => {
   walkLayers(layer, (inner) => {
     if (inner.type === 'text') said.push(textOf(inner))
   })
+  const address = addressIn(said.join(' '))
+  if (address !== undefined) return { kind: 'address', url: address }
   const page = context.pageNamed(said.join(' '))
   return page === undefined ? { kind: 'nowhere' } : { kind: 'page', page }
 }

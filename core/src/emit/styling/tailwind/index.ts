@@ -1,9 +1,10 @@
-import type { UiImage, UiNode } from '../../../ui/nodes.js'
+import { childrenInLayout, type UiImage, type UiNode } from '../../../ui/nodes.js'
 import type { UiProject } from '../../../ui/index.js'
 import type { Styling } from '../styling.js'
 import { boxSlots, type ShadowCaster } from './box.js'
 import { plainClasses, steppedClasses, type Slot } from './slots.js'
 import { controlSlots } from './control.js'
+import { stateClasses } from './states.js'
 import { runClasses, textSlots } from './text.js'
 import { TailwindTheme } from './theme.js'
 
@@ -32,11 +33,10 @@ const casterOf = (node: UiNode): ShadowCaster => {
 }
 
 const holdsAbsolute = (node: UiNode): boolean =>
-  node.type === 'box' && node.children.some((child) => child.style.place.kind === 'absolute')
+  childrenInLayout(node).some((child) => child.style.place.kind === 'absolute')
 
 const holdsUnder = (node: UiNode): boolean =>
-  node.type === 'box' &&
-  node.children.some(({ style: { place } }) => place.kind === 'absolute' && place.isUnder)
+  childrenInLayout(node).some(({ style: { place } }) => place.kind === 'absolute' && place.isUnder)
 
 /** Tailwind's base sheet keeps pictures inside their parents; only a limit of their own needs a class. */
 const asPicture = (slot: Slot): Slot =>
@@ -78,12 +78,14 @@ export type TailwindOptions = {
   readonly fonts: readonly string[]
   /** What the style sheet calls a delivered picture. */
   readonly address: (asset: string) => string
+  /** Whether a drawing is written into the page, and is no picture for the browser. */
+  readonly isIcon: (asset: string) => boolean
 }
 
 /** Tailwind 4 utilities, with a theme made of the design's tokens and fonts. */
 export const createTailwind = (
   project: UiProject,
-  { fonts, address }: TailwindOptions,
+  { fonts, address, isIcon }: TailwindOptions,
 ): Styling => {
   const theme = new TailwindTheme(project.theme)
   const mainFamily = findMainFamily(project)
@@ -105,6 +107,7 @@ export const createTailwind = (
     const own = meantSlots(node, box(node))
     switch (node.type) {
       case 'image':
+        if (isIcon(node.asset)) return own
         return [...own.map(asPicture), { slot: 'fit', token: FIT[node.fit] }, ...overflowing(node)]
       case 'text':
         return [...own, ...textSlots(theme, node, isRoot(node) ? undefined : mainFamily)]
@@ -139,7 +142,7 @@ export const createTailwind = (
 
   return {
     classes,
-    node: (node) => hand(classesOf(node, slotsOf)),
+    node: (node) => hand([...classesOf(node, slotsOf), ...stateClasses(node, slotsOf)]),
     run: (style) => hand(runClasses(theme, style)),
     frame: (node: UiImage) =>
       hand(

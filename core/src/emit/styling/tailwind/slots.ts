@@ -149,6 +149,15 @@ const NAMED: Readonly<Record<number, string>> = {
 /** What stands before a class that holds from a width on: 768 → `md`, 900 → `min-[56.25rem]`. */
 export const variantOf = (px: number): string => NAMED[px] ?? `min-[${px / 16}rem]`
 
+/** The classes that make one look of another, where both are of the same kind. */
+export const plainDifference = (from: readonly Slot[], to: readonly Slot[]): string[] => {
+  const before = new Map(from.map(({ slot, token }) => [slot, token]))
+  const changed = to.filter(
+    ({ slot, token }) => token !== '' && token !== (before.get(slot) ?? initialOf(slot)),
+  )
+  return shorten(changed)
+}
+
 /**
  * The classes of an element whose look differs by width, the narrowest first: each look says only what is
  * different from the one before it. `looks` holds undefined where the element is not shown.

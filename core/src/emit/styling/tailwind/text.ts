@@ -1,7 +1,8 @@
 import type { TextStyle } from '../../../design/text.js'
+import { NO_MARGIN } from '../../../layout/index.js'
 import type { UiText } from '../../../ui/nodes.js'
 import { colorClass } from './box.js'
-import type { Slot } from './slots.js'
+import { valueSlot, type Slot } from './slots.js'
 import type { TailwindTheme } from './theme.js'
 import { decimal, spacing } from './values.js'
 
@@ -74,6 +75,7 @@ export const textSlots = (
   inherited: string | undefined,
 ): Slot[] => {
   const { textStyle: style } = node
+  const { left, right, top, bottom } = node.style.room ?? NO_MARGIN
   const token = findTypeToken(theme, style, node.style.tokens['style'])
   return [
     { slot: 'family', token: style.family === inherited ? '' : theme.font(style.family) },
@@ -101,6 +103,10 @@ export const textSlots = (
     { slot: 'case', token: CASES[style.case] },
     { slot: 'whitespace', token: node.wraps ? 'whitespace-normal' : 'whitespace-nowrap' },
     { slot: 'wrap-words', token: node.breaksWords ? 'wrap-anywhere' : 'wrap-normal' },
+    valueSlot('pl', spacing(left)),
+    valueSlot('pr', spacing(right)),
+    valueSlot('pt', spacing(top)),
+    valueSlot('pb', spacing(bottom)),
   ]
 }
 

@@ -1,8 +1,16 @@
-import { resolveCorners } from '../../../design/geometry.js'
 import { Case, type RolePage } from '../page.js'
 import { contrastOf, surfaceOf } from '../paint.js'
 import { FIELD_ROLES, type RoleReading } from '../reading.js'
-import { isInLine, roomBetween, saidBy, siblingsOf, walkViews, type View } from '../view.js'
+import {
+  isInLine,
+  isPainted,
+  isRound,
+  roomBetween,
+  saidBy,
+  siblingsOf,
+  walkViews,
+  type View,
+} from '../view.js'
 import { isNamed } from '../words.js'
 
 /** Heights of controls, in px. */
@@ -14,19 +22,6 @@ const BADGE_PX = 26
 const ICON_PX = 32
 /** A button says no more than this. */
 const LONGEST_LABEL = 32
-
-const isPainted = ({ node }: View): boolean =>
-  ('fills' in node.layer && node.layer.fills.length > 0) ||
-  ('strokes' in node.layer && node.layer.strokes.length > 0)
-
-const radiusOf = ({ node: { layer } }: View): number =>
-  layer.type === 'ellipse'
-    ? Infinity
-    : 'radius' in layer
-      ? Math.min(...Object.values(resolveCorners(layer.radius)))
-      : 0
-
-const isRound = (view: View): boolean => radiusOf(view) >= Math.min(view.width, view.height) / 2 - 1
 
 const isDrawn = (view: View): boolean =>
   isPainted(view) &&
@@ -119,7 +114,7 @@ const isCentred = (view: View, inner: readonly View[]): boolean => {
   const { left, right } = roomAround(view, inner)
   const [only] = inner
   if (only?.node.layer.type === 'text' && only.node.layer.align === 'centre') return true
-  return Math.abs(left - right) <= Math.max(3, view.width * 0.04)
+  return Math.abs(left - right) <= Math.max(3, view.width * 0.06)
 }
 
 const isSmallMark = (mark: View): boolean => Math.max(mark.width, mark.height) <= ICON_PX
@@ -143,6 +138,19 @@ const touchesField = (page: RolePage, view: View): boolean =>
       page.is(other, 'textbox', 'combobox') &&
       Math.abs(other.height - view.height) <= 4 &&
       Math.abs(roomBetween(view, other)) <= 3,
+  )
+
+/** A box with words that touches an empty one, on another ground: it says what goes into that. */
+const isAddon = (view: View): boolean =>
+  view.texts.length === 1 &&
+  siblingsOf(view).some(
+    (other) =>
+      isDrawn(other) &&
+      other.texts.length === 0 &&
+      Math.abs(other.height - view.height) <= 2 &&
+      Math.abs(other.y - view.y) <= 2 &&
+      other.width > view.width &&
+      Math.abs(roomBetween(view, other)) <= 2,
   )
 
 /** What is found of a box that may be one control or another. */
@@ -200,11 +208,13 @@ const asField = (page: RolePage, view: View): Candidate | undefined => {
     .for(0.1, 'its words begin at the start', startsLeft && !endsEarly && isFull)
     .for(0.15, 'its words are pale, as a hint is', isPale)
     .for(0.2, 'it is empty', isEmpty && (!isArea || height <= 240))
+    .for(0.2, 'it is empty but for a sign at its end', view.texts.length === 0 && isOpened)
     .for(0.15, 'it is much wider than high', width >= height * 3)
     .for(0.35, 'its name says so', named)
     .for(0.25, 'a sign at its end opens it', isOpened && startsLeft)
     .for(0.3, 'a field beside it is as wide', hasTwin(page, view))
     .for(-0.5, '', isCell(view))
+    .for(-0.6, '', isAddon(view))
     .for(-0.5, '', isLoud)
     .for(-0.3, '', isNamed(view.words, 'button'))
     .for(-0.35, '', !isEmpty && !startsLeft)
@@ -213,7 +223,7 @@ const asField = (page: RolePage, view: View): Candidate | undefined => {
     .for(-0.25, '', isArea && !named && !isEmpty)
     .for(-0.2, '', isArea && width < height)
   if (own.confidence < 0.6) return undefined
-  const isSelect = (isOpened && !isArea) || isNamed(view.words, 'select')
+  const isSelect = (isOpened && !isArea && text !== undefined) || isNamed(view.words, 'select')
   const role = isSelect ? 'combobox' : isArea ? 'textarea' : 'textbox'
   // A label may lie over the hint, which is seen once the field is used.
   const floating = text && view.texts.length === 2 ? { labelledBy: text.key } : {}

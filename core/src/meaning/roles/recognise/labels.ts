@@ -8,9 +8,16 @@ const ABOVE_PX = 32
 const BESIDE_PX = 240
 const HELP_PX = 14
 
+/** What stands beside a field, and beside the container of which it is the last. */
+const around = (field: View): readonly View[] => {
+  const { parent } = field
+  const isLast = parent?.parent !== undefined && parent.children.at(-1) === field
+  return isLast ? [...siblingsOf(field), ...siblingsOf(parent)] : siblingsOf(field)
+}
+
 /** Words in small type right below a field. */
 const findHelp = (page: RolePage, field: View): View | undefined =>
-  siblingsOf(field).find((text) => {
+  around(field).find((text) => {
     const { layer } = text.node
     const gap = text.y - (field.y + field.height)
     return (

@@ -2,7 +2,7 @@ import { findBody } from '../body.js'
 import type { RolePage } from '../page.js'
 import { inkOf } from '../paint.js'
 import { FIELD_ROLES } from '../reading.js'
-import { saidBy, walkViews, type View } from '../view.js'
+import { isPainted, isRound, saidBy, walkViews, type View } from '../view.js'
 
 /** A link; that a box around the words is the link makes it larger to press. */
 export const setLink = (page: RolePage, view: View, confidence: number, why: string): void => {
@@ -13,6 +13,17 @@ const LONGEST_LINK = 48
 const SIGN_PX = { least: 16, most: 72 }
 /** Dates and amounts are set in a colour too. */
 const FIGURES = /\d{4}|\d[.,:/]\d|^\d+\D{0,3}$/u
+
+/** A mail address or a web address, and nothing else. */
+const ADDRESS = /^[\p{L}\d._%+-]+@[\p{L}\d-]+(\.[\p{L}\d-]+)+$|^(https?:\/\/|www\.)\S+$/iu
+
+/** Where words that are an address lead; undefined for other words. */
+export const addressIn = (said: string): string | undefined => {
+  const words = said.trim()
+  if (!ADDRESS.test(words)) return undefined
+  if (words.includes('@')) return `mailto:${words.toLowerCase()}`
+  return /^www\./i.test(words) ? `https://${words}` : words
+}
 
 /** Links that the design states. */
 export const readStatedLinks = (page: RolePage): void => {
@@ -33,6 +44,10 @@ export const readLinks = (page: RolePage): void => {
     if (layer.type !== 'text' || role !== undefined) return true
     if (page.isWithin(view, ...FIELD_ROLES, 'label', 'columnheader')) return false
     const said = saidBy(view)
+    if (addressIn(said) !== undefined) {
+      setLink(page, view, 0.9, 'it is an address')
+      return true
+    }
     const isShort = said.length <= LONGEST_LINK && (layer.lines?.length ?? 1) === 1
     const isBody = layer.style.size <= body.size * 1.15
     if (!isShort || !isBody || !/\p{L}{2}/u.test(said)) return true
@@ -54,6 +69,21 @@ const isSign = (view: View): boolean =>
   view.width >= SIGN_PX.least &&
   view.width <= SIGN_PX.most
 
+/** Painted circles of one size in a row, whose signs did not come with the file. */
+const areDiscs = (views: readonly View[]): boolean =>
+  views.length >= 3 &&
+  views.length <= 8 &&
+  new Set(views.map((view) => Math.round(view.width))).size === 1 &&
+  views.every(
+    (view) =>
+      view.texts.length === 0 &&
+      Math.abs(view.width - view.height) <= 1 &&
+      view.width >= 28 &&
+      view.width <= SIGN_PX.most &&
+      isRound(view) &&
+      isPainted(view),
+  )
+
 /** Signs of other places: three or more alike in a row, each in a circle or square of its own. */
 export const readSigns = (page: RolePage): void => {
   walkViews(page.root, (view) => {
@@ -65,9 +95,9 @@ export const readSigns = (page: RolePage): void => {
       children.every(isSign) &&
       children.every((child) => child.children.length > 0 || child.node.isGraphic) &&
       new Set(children.map((child) => Math.round(child.width))).size === 1
-    if (!isRun) return true
+    if (!isRun && !areDiscs(children)) return true
     for (const child of children) {
-      setLink(page, child, 0.7, 'it is one of a row of signs that are alike')
+      setLink(page, child, isRun ? 0.7 : 0.6, 'it is one of a row of signs that are alike')
     }
     return false
   })

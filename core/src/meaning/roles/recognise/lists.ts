@@ -1,10 +1,13 @@
 import { areAlike } from '../../../responsive/alike.js'
 import type { RolePage } from '../page.js'
+import { CONTROL_ROLES } from '../reading.js'
 import { flowOf, saidBy, walkViews, type View } from '../view.js'
 import { isLabel } from './navigation.js'
 
 const BULLET = /^[•●▪■–—*·]\s|^\d{1,2}[.)]\s/u
 const LEAST_ITEMS = 3
+/** A dot before the words of an item is no larger, in px. */
+const DOT_PX = 14
 
 /** One line of words with a sign before it, or a row of a few words. */
 const isItem = (view: View): boolean =>
@@ -13,33 +16,85 @@ const isItem = (view: View): boolean =>
   view.height <= 96 &&
   view.texts.every((text) => saidBy(text).length <= 160)
 
-/** Words that begin with a dot or a number. */
-const isMarked = (view: View): boolean => BULLET.test(saidBy(view))
+const holdsControl = (page: RolePage, view: View): boolean =>
+  page.is(view, ...CONTROL_ROLES, 'label', 'button', 'form') ||
+  view.children.some((child) => holdsControl(page, child))
 
-/** Lists: runs of links, lines with bullets, and rows that are alike. */
+/** A small dot or sign stands before its words. */
+const hasDot = (view: View): boolean => {
+  const [first, ...others] = view.children
+  return (
+    first !== undefined &&
+    others.length > 0 &&
+    first.texts.length === 0 &&
+    first.width <= DOT_PX &&
+    first.height <= DOT_PX
+  )
+}
+
+/** Words that begin with a dot or a number. */
+const isMarked = (view: View): boolean => BULLET.test(saidBy(view)) || hasDot(view)
+
+type Kind = { readonly confidence: number; readonly why: string; is(view: View): boolean }
+
+/** What may be an item of a list, the surest first. Neighbours of one kind are one list. */
+const kindsIn = (page: RolePage, isColumn: boolean): readonly Kind[] => {
+  const isFree = (view: View): boolean =>
+    isItem(view) && page.roleOf(view) === undefined && !holdsControl(page, view)
+  return [
+    {
+      confidence: 0.85,
+      why: 'links stand beside one another',
+      is: (view) => page.roleOf(view) === 'link' && isLabel(view),
+    },
+    {
+      confidence: 0.85,
+      why: 'each line begins with a sign or a number',
+      is: (view) => isFree(view) && isMarked(view),
+    },
+    {
+      confidence: 0.7,
+      why: 'rows that are alike stand under one another',
+      is: (view) => isColumn && view.marks.length > 0 && isFree(view),
+    },
+  ]
+}
+
+/** The longest run of neighbours that are of one kind. */
+const findRun = (items: readonly View[], kind: Kind): readonly View[] => {
+  let best: readonly View[] = []
+  for (let from = 0; from < items.length; from++) {
+    let to = from
+    while (to < items.length && kind.is(items[to]!)) to++
+    if (to - from > best.length) best = items.slice(from, to)
+    from = to
+  }
+  return best
+}
+
+const readList = (page: RolePage, view: View): void => {
+  const { kind: arrangement } = view.node.arrangement
+  const items = flowOf(view)
+  if (items.length < LEAST_ITEMS || items.length !== view.children.length) return
+  for (const kind of kindsIn(page, arrangement === 'column')) {
+    const run = findRun(items, kind)
+    if (run.length < LEAST_ITEMS) continue
+    if (kind.confidence < 0.8 && !areAlike(run.map((item) => item.node))) continue
+    const found = { role: 'list', confidence: kind.confidence, evidence: [kind.why] } as const
+    if (run.length === items.length && page.roleOf(view) === undefined) page.set(view, found)
+    else if (run.length < items.length && (arrangement === 'row' || arrangement === 'column')) {
+      page.setRun(run, found)
+    }
+    return
+  }
+}
+
+/** Lists: runs of links, lines with bullets, and rows that are alike; alone in a container or among other things. */
 export const readLists = (page: RolePage): void => {
   walkViews(page.root, (view) => {
     const role = page.roleOf(view)
-    if (role !== undefined) return role !== 'table'
-    const items = flowOf(view)
-    if (items.length < LEAST_ITEMS || items.length !== view.children.length) return true
-    const links = items.filter((item) => page.roleOf(item) === 'link' && isLabel(item))
-    const areLinks = links.length === items.length
-    const areMarked = items.every(isMarked)
-    const isColumn = view.node.arrangement.kind === 'column'
-    const areRows =
-      isColumn &&
-      areAlike(items.map((item) => item.node)) &&
-      items.every(
-        (item) => isItem(item) && item.marks.length > 0 && page.roleOf(item) === undefined,
-      )
-    if (!areLinks && !areMarked && !areRows) return true
-    const why = areLinks
-      ? 'links stand beside one another'
-      : areMarked
-        ? 'each line begins with a sign or a number'
-        : 'rows that are alike stand under one another'
-    page.set(view, { role: 'list', confidence: areRows ? 0.7 : 0.85, evidence: [why] })
+    if (role === 'table' || role === 'link' || role === 'button') return false
+    if (role !== 'navigation' && role !== 'list') readList(page, view)
     return true
   })
 }

@@ -9,6 +9,8 @@ const LEAST_LINKS = 3
 /** A column of links at the side of a page is no wider, in px. */
 const SIDE_PX = 320
 const LABEL_PX = 40
+/** A picture that stands for the place is no larger, in px. */
+const BRAND_PX = 220
 
 /** One short line of words, with a sign at most. */
 export const isLabel = (view: View): boolean => {
@@ -33,6 +35,17 @@ const setItems = (page: RolePage, list: View, items: readonly View[], why: strin
   page.set(list, { role: 'navigation', confidence: 0.88, evidence: [why] })
 }
 
+/** Links that stand among other things are a list of their own, or the navigation itself. */
+const setRunOfLinks = (
+  page: RolePage,
+  items: readonly View[],
+  role: 'list' | 'navigation',
+  why: string,
+): void => {
+  for (const item of items) setLink(page, item, role === 'list' ? 0.9 : 0.85, why)
+  page.setRun(items, { role, confidence: 0.85, evidence: [why] })
+}
+
 /** Home / Admin / Dashboard: the way to this page. */
 const readBreadcrumb = (page: RolePage, view: View): boolean => {
   if (view.node.arrangement.kind !== 'row') return false
@@ -48,21 +61,30 @@ const readBreadcrumb = (page: RolePage, view: View): boolean => {
   for (const item of items.slice(0, -1)) {
     setLink(page, item, 0.9, 'it is part of the way to this page')
   }
-  return page.set(view, {
+  for (const sign of signs) {
+    page.set(sign, { role: 'separator', confidence: 0.9, evidence: ['it stands between links'] })
+  }
+  const found = {
     role: 'navigation',
     confidence: 0.9,
     evidence: ['short words stand in a row with signs between them'],
     isOrdered: true,
-  })
+  } as const
+  const run = view.children.slice(view.children.indexOf(items[0]!), last + 2)
+  if (run.length === view.children.length || !isWay) return page.set(view, found)
+  page.setRun(run, found)
+  return true
 }
 
 /** The name or sign of the place: it leads to the first page. */
 const isBrand = (view: View): boolean =>
-  view.height <= 72 && (view.texts.length === 0 ? view.marks.length === 1 : view.texts.length <= 2)
+  view.texts.length === 0
+    ? view.height <= BRAND_PX && view.marks.length === 1
+    : view.height <= 72 && view.texts.length <= 2
 
 /** A bar of the name of the place and the links, and nothing else, is navigation as a whole. */
 const readBar = (page: RolePage, bar: View, links: View, others: readonly View[]): void => {
-  for (const brand of others.filter(isBrand).slice(0, 1)) {
+  for (const brand of others.filter((one) => isBrand(one) && one.x < links.x).slice(0, 1)) {
     setLink(page, brand, 0.85, 'it is the name of the place, beside the navigation')
     page.amend(brand, { leadsHome: true })
   }
@@ -82,9 +104,14 @@ const readHead = (page: RolePage, view: View): void => {
   const [only] = run
   if (run.length === 1 && only && only.children.length > 1) {
     setItems(page, only, only.children, why)
-    readBar(page, view, only, flow.slice(0, found.from))
+    readBar(
+      page,
+      view,
+      only,
+      flow.filter((other) => other !== only),
+    )
   } else if (run.length === flow.length) setItems(page, view, run, why)
-  else for (const item of run) setLink(page, item, 0.85, why)
+  else setRunOfLinks(page, run, 'navigation', why)
 }
 
 const isAtSide = (page: RolePage, view: View): boolean =>
@@ -94,8 +121,11 @@ const isAtSide = (page: RolePage, view: View): boolean =>
 /** Numbers of pages in a row of small boxes. */
 const readPagination = (page: RolePage, view: View): boolean => {
   const { children } = view
-  if (view.node.arrangement.kind !== 'row' || children.length < 3 || children.length > 14)
-    return false
+  const { arrangement } = view.node
+  const isRow =
+    arrangement.kind === 'row' ||
+    (arrangement.kind === 'grid' && arrangement.columns === children.length)
+  if (!isRow || children.length < 3 || children.length > 14) return false
   if (!children.every((child) => isLabel(child) && child.width <= 120)) return false
   const numbers = children.map((child) => Number(saidBy(child))).filter(Number.isInteger)
   const isRun = numbers.length >= 2 && numbers.every((n, i) => i === 0 || n > numbers[i - 1]!)
@@ -115,7 +145,18 @@ const readSide = (page: RolePage, view: View): void => {
   const links = labels.some((label) => !isTitle(label))
     ? labels.filter((label) => !isTitle(label))
     : labels
-  setItems(page, view, links, 'it is one of a column of short words at the side of the page')
+  const why = 'it is one of a column of short words at the side of the page'
+  setItems(page, view, links, why)
+  // A picture or name of the place above the links is no item of their list.
+  const from = view.children.indexOf(labels[0]!)
+  const isRun = labels.every((label, i) => view.children[from + i] === label)
+  if (isRun && labels.length < view.children.length) {
+    page.setRun(labels, { role: 'list', confidence: 0.85, evidence: [why] })
+    for (const sign of view.children.slice(0, from).filter(isBrand)) {
+      setLink(page, sign, 0.65, 'it is the sign of the place, above the navigation')
+      page.amend(sign, { leadsHome: true })
+    }
+  }
 }
 
 /** Navigation: in the head, at the side, and the way to this page. */
