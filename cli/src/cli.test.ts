@@ -238,7 +238,20 @@ describe('mistakes get one message, the right exit code and no stack', () => {
   })
 })
 
+const FIXTURES = resolve(__dirname, '../../core/fixtures/emit')
+
 describe('build', () => {
+  test.each(readdirSync(join(FIXTURES, 'interactions')))(
+    'React code that does something keeps to the strict compiler: %s',
+    (name) => {
+      const input = join(FIXTURES, 'interactions', name, 'input.json')
+      unimorph('convert', input, '--target', 'react', '--out', 'project')
+      const { status, stderr } = unimorph('build', 'project', '--site', 'site')
+      expect([status, stderr]).toEqual([0, ''])
+    },
+    60_000,
+  )
+
   test.each(['html', 'react'])(
     'makes a static site of a delivered %s project with its own tools',
     (target) => {

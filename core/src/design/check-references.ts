@@ -2,6 +2,7 @@ import { notes } from '../notes/catalogue.js'
 import type { Note } from '../notes/note.js'
 import type { Design } from './design.js'
 import { childrenOf, type InstanceLayer, type Layer } from './layer.js'
+import { screenOf } from './interaction.js'
 import { findNearestName } from './nearest-name.js'
 import { assetsOf } from './references.js'
 import { drawingsOf } from './walk.js'
@@ -82,7 +83,8 @@ export const checkReferences = (design: Design, file: string): Note[] => {
       needToken(name, `${path}.tokens["${field}"]`)
     }
     if (layer.type === 'instance') needSet(layer.component, `${path}.component`)
-    if (layer.link?.kind === 'screen') needScreen(layer.link.screen, `${path}.link.screen`)
+    const screen = screenOf(layer.link)
+    if (screen !== undefined) needScreen(screen, `${path}.link.screen`)
     childrenOf(layer).forEach((child, i) => checkLayer(child, `${path}.children[${i}]`))
   }
   design.screens.forEach((screen, i) => checkLayer(screen, `screens[${i}]`))

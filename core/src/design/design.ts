@@ -1,7 +1,9 @@
 import { z } from 'zod'
 import { rulingSchema } from './role.js'
 import { propertySchema } from './component.js'
+import { formSchema } from './form.js'
 import { lengthPx } from './geometry.js'
+import { interactionSchema } from './interaction.js'
 import { colorSchema } from './paint.js'
 import { componentSchema, frameSchema } from './layer.js'
 import { tokenSchema } from './token.js'
@@ -63,6 +65,10 @@ export const designSchema = z.strictObject({
     .default([]),
   /** What a person has said layers are, by their keys. */
   roles: z.record(z.string().min(1), rulingSchema).optional(),
+  /** What a person has said layers do, by their keys. */
+  interactions: z.record(z.string().min(1), interactionSchema).optional(),
+  /** What a person has said about forms, by the key of the layer that is the form. */
+  forms: z.record(z.string().min(1), formSchema).optional(),
   /** Widths of the window at which screens may change, in px; absent: the usual ones. */
   breakpoints: z.array(z.int().min(200).max(4000)).max(12).optional(),
   /**

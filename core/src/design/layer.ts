@@ -1,16 +1,10 @@
 import { z } from 'zod'
 import { bindSchema, propValueSchema } from './component.js'
 import { boxSchema, cornersSchema, lengthPx, pointSchema } from './geometry.js'
+import { entranceSchema, hoverSchema, linkSchema } from './interaction.js'
 import { arrangeSchema, autoLayoutSchema, constraintSchema, sizingSchema } from './layout.js'
 import { blendSchema, effectSchema, opacitySchema, paintSchema, strokeSchema } from './paint.js'
 import { drawnLineSchema, textRunSchema, textStyleSchema } from './text.js'
-
-/** Where a layer leads when it is activated. */
-export const linkSchema = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('screen'), screen: z.string().min(1) }),
-  z.strictObject({ kind: z.literal('address'), url: z.string().min(1).max(2000) }),
-])
-export type Link = z.infer<typeof linkSchema>
 
 const base = {
   /** Stable name for edits, spans and links: unique in the design, the same in every edition. */
@@ -48,7 +42,10 @@ const base = {
     .optional(),
   /** Field path → token name, for values that come from a token: { "fills.0.color": "color.ink" }. */
   tokens: z.record(z.string(), z.string()).optional(),
+  /** What happens when it is pressed, while the pointer is over it, and when it comes in. */
   link: linkSchema.optional(),
+  hover: hoverSchema.optional(),
+  entrance: entranceSchema.optional(),
   bind: bindSchema.optional(),
 }
 

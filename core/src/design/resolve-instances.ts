@@ -1,4 +1,5 @@
 import type { ComponentSet, Design, Screen } from './design.js'
+import type { Interaction } from './interaction.js'
 import type { Bind } from './component.js'
 import type { ComponentLayer, FrameLayer, InstanceLayer, Layer, TextLayer } from './layer.js'
 import { mapLayers } from './walk.js'
@@ -88,16 +89,35 @@ export const createInstanceResolver = (
     }
   }
 
+  const { interactions } = design
+  const isSaid = interactions !== undefined && Object.keys(interactions).length > 0
   return {
     resolve,
     screens: () =>
-      design.screens.map(
-        (screen) =>
-          mapLayers(screen, (layer) =>
-            layer.type === 'instance' ? resolve(layer) : layer,
-          ) as Screen,
-      ),
+      design.screens.map((screen) => {
+        const resolved = mapLayers(screen, (layer) =>
+          layer.type === 'instance' ? resolve(layer) : layer,
+        ) as Screen
+        return isSaid
+          ? (mapLayers(resolved, (layer) =>
+              withInteraction(layer, interactions[layer.key]),
+            ) as Screen)
+          : resolved
+      }),
   }
+}
+
+/** A layer with what a person has said it does in the place of what the design says. */
+const withInteraction = (layer: Layer, said: Interaction | undefined): Layer => {
+  if (!said) return layer
+  const { link, hover, entrance, ...rest } = layer
+  const own = {
+    link: said.press === undefined ? link : (said.press ?? undefined),
+    hover: said.hover === undefined ? hover : (said.hover ?? undefined),
+    entrance: said.entrance === undefined ? entrance : (said.entrance ?? undefined),
+  }
+  const kept = Object.fromEntries(Object.entries(own).filter(([, value]) => value !== undefined))
+  return { ...rest, ...kept } as Layer
 }
 
 /**

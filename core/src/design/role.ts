@@ -51,5 +51,7 @@ export const rulingSchema = z.strictObject({
   level: z.int().min(1).max(6).optional(),
   /** Of a text field. */
   input: inputTypeSchema.optional(),
+  /** Of a control: it must be filled in. */
+  required: z.boolean().optional(),
 })
 export type Ruling = z.infer<typeof rulingSchema>

@@ -6,6 +6,8 @@ import {
   constraintSchema,
   sizingSchema,
 } from '../design/layout.js'
+import { formSchema } from '../design/form.js'
+import { interactionSchema } from '../design/interaction.js'
 import { colorSchema } from '../design/paint.js'
 import { roleSchema, rulingSchema } from '../design/role.js'
 import { tokenSchema } from '../design/token.js'
@@ -93,7 +95,18 @@ const singleSchema = z.discriminatedUnion('kind', [
     role: roleSchema.nullable(),
     level: rulingSchema.shape.level,
     input: rulingSchema.shape.input,
+    required: rulingSchema.shape.required,
   }),
+  /** What layers do; a part that is null is taken away, one that is absent stays as it is. */
+  z.strictObject({
+    kind: z.literal('set-interaction'),
+    layers: several,
+    press: interactionSchema.shape.press,
+    hover: interactionSchema.shape.hover,
+    entrance: interactionSchema.shape.entrance,
+  }),
+  /** What happens with the answers of a form; null leaves it to the program. */
+  z.strictObject({ kind: z.literal('set-form'), layer, form: formSchema.nullable() }),
   /** How a container gives way where its content does not fit; null leaves it to the program. */
   z.strictObject({
     kind: z.literal('give-way'),

@@ -24,6 +24,7 @@ import {
   setBreakpoints,
   setLimits,
 } from './widths.js'
+import { setForm, setInteraction } from './interactions.js'
 import { setRole } from './roles.js'
 import { addTokens, importTokens, mergeToken, removeToken, renameToken } from './tokens.js'
 
@@ -54,6 +55,8 @@ const KINDS: { readonly [K in EditKind]: Apply<K> } = {
   'set-breakpoints': setBreakpoints,
   'set-constraints': setConstraints,
   'set-flow': setFlow,
+  'set-form': setForm,
+  'set-interaction': setInteraction,
   'set-layout': setLayout,
   'set-limits': setLimits,
   'set-role': setRole,

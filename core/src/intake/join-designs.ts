@@ -33,7 +33,7 @@ const renameInstance = (
 
 const renameLayer = <T extends Layer>(layer: T, rename: Rename, swaps: SwapProperties): T => {
   let next: Layer = { ...layer, key: rename(layer.key) }
-  if (next.link?.kind === 'screen') {
+  if (next.link && 'screen' in next.link) {
     next = { ...next, link: { ...next.link, screen: rename(next.link.screen) } }
   }
   if ('asset' in next) next = { ...next, asset: rename(next.asset) }

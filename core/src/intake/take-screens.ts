@@ -2,6 +2,7 @@ import { findArtboards } from '../meaning/find-artboards.js'
 import type { Design, Screen } from '../design/design.js'
 import { childrenOf, type Layer } from '../design/layer.js'
 import { assetsOf } from '../design/references.js'
+import { screenOf } from '../design/interaction.js'
 import { mapLayers } from '../design/walk.js'
 
 /** Which screens of a read design are taken, and which of them are one screen drawn at several widths. */
@@ -46,7 +47,8 @@ const findUsed = (design: Design, roots: readonly Layer[]) => {
 /** Links to screens that were not taken lead nowhere and are dropped. */
 const dropLinks = (screen: Screen, screens: ReadonlySet<string>): Screen =>
   mapLayers(screen, (layer) => {
-    if (layer.link?.kind !== 'screen' || screens.has(layer.link.screen)) return layer
+    const screen = screenOf(layer.link)
+    if (screen === undefined || screens.has(screen)) return layer
     const { link: _gone, ...rest } = layer
     return rest as Layer
   }) as Screen

@@ -94,7 +94,12 @@ const findHolders = (pieces: readonly Piece[]): ReadonlyMap<Piece, Piece> => {
 const SAME_BOX_PX = 1.01
 
 const isPlain = (layer: Layer): boolean =>
-  layer.opacity === 1 && layer.blend === 'normal' && layer.rotationDeg === 0 && !layer.link
+  layer.opacity === 1 &&
+  layer.blend === 'normal' &&
+  layer.rotationDeg === 0 &&
+  !layer.link &&
+  !layer.hover &&
+  !layer.entrance
 
 type Shape = Extract<Layer, { fills: unknown; radius: unknown }>
 

@@ -69,6 +69,8 @@ const isUnit = (layer: ContainerLayer): boolean =>
   layer.blend !== 'normal' ||
   layer.rotationDeg !== 0 ||
   layer.link !== undefined ||
+  layer.hover !== undefined ||
+  layer.entrance !== undefined ||
   layer.type === 'component' ||
   (layer.type === 'group'
     ? layer.mask !== undefined || layer.effects.length > 0
@@ -134,6 +136,8 @@ const asCroppedPicture = (
     effects: layer.effects,
     opacity: only.opacity * layer.opacity,
     ...(layer.link ? { link: layer.link } : {}),
+    ...(layer.hover ? { hover: layer.hover } : {}),
+    ...(layer.entrance ? { entrance: layer.entrance } : {}),
   }
 }
 

@@ -23,6 +23,7 @@ const TAKEN = new Set([
   'JSX',
   'Link',
   'Map',
+  'NavLink',
   'Number',
   'Object',
   'Promise',
@@ -42,6 +43,18 @@ export const toPascal = (text: string, fallback: string): string => {
     .slice(0, 60)
   const name = /^[A-Z]/.test(joined) ? joined : `${fallback}${joined}`
   return TAKEN.has(name) ? `${name}Screen` : name
+}
+
+/** As `toPascal`, of as many words as fit into `longest` characters. */
+export const toShortPascal = (text: string, fallback: string, longest: number): string => {
+  const kept: string[] = []
+  let length = 0
+  for (const word of words(text)) {
+    length += word.length
+    if (length > longest && kept.length > 0) break
+    kept.push(word)
+  }
+  return toPascal(kept.join(' '), fallback).slice(0, longest)
 }
 
 /** Makes names different from one another by counting: a, a → a, a2. Letter case does not count. */

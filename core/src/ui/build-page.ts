@@ -1,4 +1,5 @@
 import type { Design } from '../design/design.js'
+import type { PanelSide } from '../design/interaction.js'
 import type { Layer } from '../design/layer.js'
 import { inferLayout, type LayoutNode } from '../layout/index.js'
 import { findTitle } from '../meaning/find-title.js'
@@ -6,16 +7,18 @@ import { readRoles } from '../meaning/roles/index.js'
 import type { InstanceStates } from '../meaning/states.js'
 import { notes } from '../notes/catalogue.js'
 import { composeScreen, screenOptions } from '../responsive/index.js'
+import { UniqueNames } from '../text/names.js'
 import { buildNode, OUTSIDE, type BuildContext } from './build/index.js'
 import { createControlIds } from './control-ids.js'
 import { joinSteps } from './join-steps.js'
 import { placeMain } from './landmarks.js'
-import type { UiNode, UiPage } from './nodes.js'
+import type { UiNode, UiPage, UiPanel } from './nodes.js'
+import { findTargets } from './targets.js'
 
 /** What the pages of a project have in common while they are built. */
 export type PageSurroundings = Pick<
   BuildContext,
-  'account' | 'collector' | 'measure' | 'pages' | 'home' | 'pageNamed'
+  'account' | 'collector' | 'measure' | 'pages' | 'home' | 'pageNamed' | 'panelOf'
 > & {
   readonly design: Design
   /** The states of instances, by their keys. */
@@ -29,16 +32,19 @@ const countFree = (node: LayoutNode): number =>
     node.arrangement.kind === 'free' ? node.children.length : 0,
   )
 
-/** A screen with auto layout takes the room the window has. */
-const finishRoot = (node: UiNode, isScreen: boolean): UiNode => {
+/** A screen with auto layout takes the room the window has; what is shown over a page is as high as its content. */
+const finishRoot = (node: UiNode, use: PageUse): UiNode => {
   if (node.type !== 'box') return node
   const { style } = node
   const flows = style.arrange.kind !== 'free' && style.arrange.kind !== 'none'
-  if (!isScreen || !flows) return node
+  if (use.kind === 'layer' || !flows) return node
+  const fills = use.kind === 'page' || (use.panel.kind === 'drawer' && isAtSide(use.panel.side))
   const width = { ...style.width, sizing: 'stretch' as const }
-  const height = { ...style.height, sizing: 'stretch' as const }
+  const height = { ...style.height, sizing: fills ? ('stretch' as const) : ('fit' as const) }
   return { ...node, style: { ...style, width, height } }
 }
+
+const isAtSide = (side: PanelSide): boolean => side === 'start' || side === 'end'
 
 /** The instance with states a layer is or stands in: keys inside an instance begin with its own. */
 const ownerFinder =
@@ -53,49 +59,67 @@ const ownerFinder =
     }
   }
 
-const createIds = (): ((key: string) => string) => {
+/** The names of menus in a page, by the keys of their panels. */
+const createMenuIds = (takeName: (wanted: string) => string): ((key: string) => string) => {
   const menus = new Map<string, string>()
   return (key) => {
-    const id = menus.get(key) ?? (menus.size === 0 ? 'menu' : `menu-${menus.size + 1}`)
+    const id = menus.get(key) ?? takeName('menu')
     menus.set(key, id)
     return id
   }
 }
+
+/** What is made of some artboards. */
+export type PageUse =
+  | { readonly kind: 'page' }
+  /** A layer by itself. */
+  | { readonly kind: 'layer' }
+  | { readonly kind: 'panel'; readonly panel: Omit<UiPanel, 'root'> }
 
 /** Builds pages of a project: each from its artboards, the widest first. */
 export const createPageBuilder = ({
   design,
   states,
   ...shared
-}: PageSurroundings): ((group: readonly Layer[], isScreen: boolean) => Omit<UiPage, 'name'>) => {
+}: PageSurroundings): ((group: readonly Layer[], use: PageUse) => Omit<UiPage, 'name'>) => {
   const { account, measure } = shared
   const ownerOf = ownerFinder(states)
-  return (group, isScreen) => {
+  return (group, use) => {
     const root = group[0]!
     const trees = group.map((artboard) => inferLayout(artboard, { measure, assets: design.assets }))
     trees.forEach((tree, i) => {
       const free = countFree(tree)
       if (free > 0) account.add(notes.placedAbsolutely(group[i]!.key, free))
     })
-    const screen = composeScreen(trees, screenOptions(design, measure, isScreen))
+    const screen = composeScreen(trees, screenOptions(design, measure, use.kind !== 'layer'))
     const roles = readRoles(
       [...screen.steps].reverse().map((step) => step.root),
       { rulings: design.roles ?? {}, title: findTitle(root) },
     )
+    // Ids in a panel begin with its own: it stands in the same document as the page.
+    const names = new UniqueNames('-')
+    const prefix = use.kind === 'panel' ? `${use.panel.id}-` : ''
+    const takeName = (wanted: string): string => names.take(`${prefix}${wanted}`)
     const context: BuildContext = {
       ...shared,
       roles,
-      ids: createControlIds(root, roles),
+      ids: createControlIds(root, roles, takeName),
+      targets: findTargets(group, takeName),
+      panel: use.kind === 'panel' ? use.panel : undefined,
       ownerOf,
       statesOf: (instance) => states.get(instance)?.drawn ?? [],
       stateOf: (key) => states.get(key)?.own,
       built: new Map(),
-      menuId: createIds(),
+      menuId: createMenuIds(takeName),
+    }
+    const finish = (node: UiNode): UiNode => {
+      const finished = finishRoot(node, use)
+      return use.kind === 'panel' ? finished : placeMain(finished)
     }
     const joined = joinSteps(
       screen.steps.map(({ fromPx, root: step }) => ({
         fromPx,
-        root: placeMain(finishRoot(buildNode(context, step, OUTSIDE), isScreen)),
+        root: finish(buildNode(context, step, OUTSIDE)),
       })),
     )
     return {

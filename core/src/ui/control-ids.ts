@@ -1,7 +1,7 @@
 import type { Layer } from '../design/layer.js'
 import { walkLayers } from '../design/walk.js'
 import type { RoleReading } from '../meaning/roles/index.js'
-import { toKebab, UniqueNames } from '../text/names.js'
+import { toKebab } from '../text/names.js'
 import { textOf } from '../text/wrap.js'
 
 /** The ids by which labels and help texts of a page refer to its controls and they to those. */
@@ -18,6 +18,7 @@ const LONGEST_NAME = 40
 export const createControlIds = (
   root: Layer,
   roles: ReadonlyMap<string, RoleReading>,
+  takeName: (wanted: string) => string,
 ): ControlIds => {
   const controlOfHelp = new Map<string, string>()
   for (const { layer, describedBy } of roles.values()) {
@@ -27,7 +28,6 @@ export const createControlIds = (
   walkLayers(root, (layer) => {
     if (layer.type === 'text') texts.set(layer.key, textOf(layer).slice(0, LONGEST_NAME))
   })
-  const names = new UniqueNames('-')
   const ids = new Map<string, string>()
   const of = (key: string): string => {
     const known = ids.get(key)
@@ -35,7 +35,7 @@ export const createControlIds = (
     const control = controlOfHelp.get(key)
     const label = roles.get(key)?.labelledBy
     const name = control === undefined ? (texts.get(label ?? '') ?? '') : `${of(control)}-help`
-    const id = names.take(toKebab(name, 'field'))
+    const id = takeName(toKebab(name, 'field'))
     ids.set(key, id)
     return id
   }

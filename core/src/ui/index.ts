@@ -7,16 +7,20 @@ import { findLanguage } from '../meaning/language.js'
 import { findDrawnStates } from '../meaning/states.js'
 import { notes } from '../notes/catalogue.js'
 import type { Note } from '../notes/note.js'
+import { UniqueNames } from '../text/names.js'
 import { createMeasure } from '../text/measure.js'
 import { Account } from './account.js'
 import { AssetCollector } from './asset-collector.js'
 import { createPageBuilder } from './build-page.js'
 import { describePage, textsIn, wordsOf } from './describe-page.js'
 import { deriveStates } from './derive-states.js'
-import type { UiAsset, UiPage } from './nodes.js'
+import type { UiAsset, UiNode, UiPage } from './nodes.js'
 import { shareParts } from './share-parts.js'
+import { describeForms } from './forms.js'
 import { buildNotFound } from './not-found.js'
 import { phrasesIn, type Phrases } from './phrases.js'
+import { lowerHeadings, panelsIn, planPanels } from './panels.js'
+import { placeTabs } from './tabs.js'
 import { buildTheme, type UiTheme } from './theme.js'
 
 /** Everything an emitter reads: pages, the files they show, and the theme their styles refer to. */
@@ -92,33 +96,57 @@ export const buildUi = (
   const collector = new AssetCollector(design.assets)
   const screens = new Set(design.screens.map((screen) => screen.key))
   const groups = groupScreens(design, roots)
-  const pageKeys = new Map(
+  const { panels: plans, pages: pageGroups } = planPanels(groups, pageName)
+  const keyOf = new Map(
     groups.flatMap((group) => group.map((root) => [root.key, group[0]!.key] as const)),
   )
+  const isPage = new Set(pageGroups.flatMap((group) => group.map((root) => root.key)))
   const pageNames = new Map(
-    groups.map((group) => [pageName(group).toLowerCase(), group[0]!.key] as const),
+    pageGroups.map((group) => [pageName(group).toLowerCase(), group[0]!.key] as const),
   )
-  const states = findDrawnStates(design)
   const buildPage = createPageBuilder({
     design,
     account,
     collector,
     measure,
-    states,
-    pages: pageKeys,
-    home: groups[0]![0]!.key,
+    states: findDrawnStates(design),
+    pages: new Map([...keyOf].filter(([key]) => isPage.has(key))),
+    home: pageGroups[0]![0]!.key,
     pageNamed: (words) => pageNames.get(words.trim().toLowerCase()),
+    panelOf: (screen) => plans.get(keyOf.get(screen) ?? '')?.id,
   })
-  const built = groups.map((group): UiPage => {
-    const isScreen = screens.has(group[0]!.key)
-    const page = { ...buildPage(group, isScreen), name: pageName(group) }
-    return derivesStates ? { ...page, root: deriveStates(page.root) } : page
+  const formNames = new UniqueNames('-')
+  const finish = (root: UiNode): UiNode => {
+    const whole = describeForms(placeTabs(root), {
+      rulings: design.forms ?? {},
+      pageOf: (screen) => (isPage.has(screen) ? keyOf.get(screen) : undefined),
+      refuse: (layer, url) => account.add(notes.linkRefused(layer, url)),
+      takeName: (wanted) => formNames.take(wanted),
+    })
+    return derivesStates ? deriveStates(whole) : whole
+  }
+  const panels = new Map(
+    groups.flatMap((group) => {
+      const panel = plans.get(group[0]!.key)
+      if (!panel) return []
+      const { root } = buildPage(group, { kind: 'panel', panel })
+      return [[panel.id, { ...panel, root: lowerHeadings(finish(root)) }] as const]
+    }),
+  )
+  const built = pageGroups.map((group): UiPage => {
+    const use = screens.has(group[0]!.key)
+      ? ({ kind: 'page' } as const)
+      : ({ kind: 'layer' } as const)
+    const page = buildPage(group, use)
+    const root = finish(page.root)
+    const shown = panelsIn(root, panels)
+    return { ...page, name: pageName(group), root, ...(shown.length > 0 ? { panels: shown } : {}) }
   })
   const shared = shareParts(built)
   const language = findLanguage(shared.flatMap(({ root }) => textsIn(root).map(wordsOf)))
   const phrases = phrasesIn(language)
   // One page alone has no other addresses.
-  const isSite = shared.length > 1 && groups.every(([root]) => screens.has(root!.key))
+  const isSite = shared.length > 1 && pageGroups.every(([root]) => screens.has(root!.key))
   const notFound = isSite ? buildNotFound(shared[0]!, phrases) : undefined
   return {
     name: design.name,

@@ -2,6 +2,8 @@ import { roundPx, type Box, type Corners, type Sides } from '../design/geometry.
 import type { AutoLayout, Sizing } from '../design/layout.js'
 import type { CrossAlign } from '../layout/node.js'
 import type { Blend, Effect, Paint } from '../design/paint.js'
+import type { FormRuling } from '../design/form.js'
+import type { Entrance, Hover, PanelKind, PanelSide } from '../design/interaction.js'
 import type { InputType } from '../design/role.js'
 import type { TextStyle } from '../design/text.js'
 import type { StateName } from '../meaning/states.js'
@@ -116,6 +118,41 @@ export type UiLink =
   | { readonly kind: 'nowhere' }
   | { readonly kind: 'page'; readonly page: string }
   | { readonly kind: 'address'; readonly url: string }
+  /** A part of the same page, by its id. */
+  | { readonly kind: 'section'; readonly id: string }
+
+/** What pressing a button does. */
+export type UiAct =
+  /** Shows a panel of the page, by its id. */
+  | { readonly kind: 'open'; readonly panel: string; readonly as: PanelKind }
+  /** Puts the panel away it stands in. */
+  | { readonly kind: 'close'; readonly panel: string; readonly as: PanelKind }
+  /** Shows and hides a part of the page in turns, by its id. */
+  | { readonly kind: 'toggle'; readonly target: string; readonly startsShown: boolean }
+  /** Shows a part of the page in the place of those of the same group. */
+  | {
+      readonly kind: 'tab'
+      readonly target: string
+      readonly group: string
+      readonly startsShown: boolean
+    }
+
+/** When a part of a page is shown. */
+export type UiWhen =
+  | { readonly kind: 'toggle'; readonly startsShown: boolean }
+  | { readonly kind: 'tab'; readonly group: string; readonly startsShown: boolean }
+
+/** Another screen that is shown over a page. */
+export type UiPanel = {
+  readonly id: string
+  /** Key of the screen. */
+  readonly layer: string
+  readonly kind: PanelKind
+  readonly side: PanelSide
+  /** Its accessible name. */
+  readonly label: string
+  readonly root: UiNode
+}
 
 /** What a node is like from a width of the window on, up to the next step. */
 export type UiStep = {
@@ -146,6 +183,12 @@ type UiCommon = {
   readonly style: UiStyle
   /** From narrow to wide; absent: the same at every width. */
   readonly steps?: readonly UiStep[]
+  /** Where something refers to it. */
+  readonly id?: string
+  /** It is shown only when something was pressed. */
+  readonly when?: UiWhen
+  readonly hover?: Hover
+  readonly entrance?: Entrance
   readonly states?: readonly UiState[]
   /** What is in it looks different when this is in a state. */
   readonly isOwner?: boolean
@@ -167,8 +210,37 @@ export type UiRun =
   /** `shownAt`: for each of the text's steps, whether the line ends here; absent: always. */
   | { readonly kind: 'break'; readonly shownAt?: readonly boolean[] }
 
+/** What becomes of the answers of a form. */
+export type UiForm = {
+  readonly id: string
+  /** What it is called: by its heading or its button. */
+  readonly name: string
+  readonly fields: readonly UiField[]
+  readonly to: FormRuling['to']
+  /** The page that is shown when they were sent; absent: a message. */
+  readonly success?: string | undefined
+  /** What is said when they were sent or could not be; absent: the usual words. */
+  readonly sent?: string
+  readonly failed?: string
+}
+
+export type UiField = {
+  readonly id: string
+  readonly label: string
+  readonly control: UiControlKind
+  readonly isRequired: boolean
+}
+
 export type UiBoxRole =
-  'main' | 'banner' | 'contentinfo' | 'navigation' | 'form' | 'list' | 'table' | 'button'
+  | 'tablist'
+  | 'main'
+  | 'banner'
+  | 'contentinfo'
+  | 'navigation'
+  | 'form'
+  | 'list'
+  | 'table'
+  | 'button'
 
 export type UiBox = UiCommon & {
   readonly type: 'box'
@@ -181,6 +253,10 @@ export type UiBox = UiCommon & {
   readonly columns?: number
   /** Of a button: it sends its form. */
   readonly submits?: boolean
+  /** Of a button: what else it does. */
+  readonly act?: UiAct
+  /** Of a form. */
+  readonly form?: UiForm
   readonly link?: UiLink
   /** Accessible name, where the content has no text to give one. */
   readonly label?: string
@@ -201,8 +277,9 @@ export type UiText = UiCommon & {
   readonly level?: 1 | 2 | 3 | 4 | 5 | 6
   readonly link?: UiLink
   readonly isButton?: boolean
-  /** Where something refers to it. */
-  readonly id?: string
+  /** Of a button: it sends its form; what else it does. */
+  readonly submits?: boolean
+  readonly act?: UiAct
   /** It names the control with this id. */
   readonly labelFor?: string
   readonly textStyle: TextStyle
@@ -232,6 +309,7 @@ export type UiControl = UiCommon & {
   readonly describedBy?: string
   readonly isInvalid?: boolean
   readonly isDisabled?: boolean
+  readonly isRequired?: boolean
   /** Words that are shown while it is empty. */
   readonly hint?: string
   /** What it has to begin with; of a select what is chosen. */
@@ -276,9 +354,17 @@ export type UiPage = {
   /** What it is about, in a sentence or two. */
   readonly description?: string | undefined
   readonly root: UiNode
+  /** What is shown over it on demand. */
+  readonly panels?: readonly UiPanel[]
   readonly widthPx: number
   readonly heightPx: number
 }
+
+/** Everything a page shows: itself, and what is shown over it. */
+export const rootsOf = ({ root, panels = [] }: UiPage): readonly UiNode[] => [
+  root,
+  ...panels.map((panel) => panel.root),
+]
 
 /** A file the pages show: a picture from the design, or a drawing made from vector layers. */
 export type UiAsset = {

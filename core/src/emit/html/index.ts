@@ -1,7 +1,7 @@
 import type { UiProject } from '../../ui/index.js'
-import type { UiPage } from '../../ui/nodes.js'
+import { rootsOf, type UiForm, type UiLink, type UiPage } from '../../ui/nodes.js'
 import { buildAssetFiles } from '../shared/asset-files.js'
-import { buildMarkup, CURRENT_PAGE, type Dialect } from '../shared/build-markup.js'
+import { buildMarkup, CURRENT_PAGE, findTabPanels, type Dialect } from '../shared/build-markup.js'
 import { concat, hardline } from '../shared/document.js'
 import { buildFontFiles, fontRules } from '../shared/font-files.js'
 import { fontReadme } from '../shared/font-readme.js'
@@ -14,6 +14,8 @@ import { printDocument } from '../shared/print-document.js'
 import { dependencies } from '../shared/versions.js'
 import { createTailwind } from '../styling/tailwind/index.js'
 import type { Target } from '../target.js'
+import { behaviourDialect, buildPanel } from './behaviour/dialect.js'
+import { buildBehaviour, buildHandlers, type BehaviourPart } from './behaviour/index.js'
 import { cleanControls } from './escape.js'
 import { printHtml } from './print-html.js'
 
@@ -34,7 +36,10 @@ const element = (
 const buildPage = (
   { name, description }: UiPage,
   { language, pages, name: project }: UiProject,
-  body: MarkupElement,
+  {
+    body,
+    scripts,
+  }: { readonly body: readonly MarkupElement[]; readonly scripts: readonly string[] },
 ): MarkupElement =>
   element(
     'html',
@@ -66,9 +71,15 @@ const buildPage = (
             ['rel', 'stylesheet'],
             ['href', 'styles.css'],
           ]),
+          ...scripts.map((src) =>
+            element('script', [
+              ['defer', ''],
+              ['src', src],
+            ]),
+          ),
         ],
       ),
-      element('body', [], [body]),
+      element('body', [], body),
     ],
   )
 
@@ -103,20 +114,32 @@ export const html: Target = {
     )
     // The name that servers of files look for.
     if (project.notFound) paths.set(project.notFound.key, '404.html')
-    const dialectOf = (current: UiPage): Dialect => ({
+    const hrefOf = (link: UiLink): string => {
+      switch (link.kind) {
+        case 'nowhere':
+          return '#'
+        case 'page':
+          return paths.get(link.page)!
+        case 'address':
+          return link.url
+        case 'section':
+          return `#${link.id}`
+      }
+    }
+    const handled = new Map<string, UiForm>()
+    const dialectOf = (current: UiPage, used: Set<BehaviourPart>): Dialect => ({
+      ...behaviourDialect(project.phrases, used, hrefOf, (form) => handled.set(form.id, form)),
       classAttribute: 'class',
       labelFor: 'for',
       startsWith: (value) => text('value', value),
       startsOn: text('checked', ''),
       disabled: text('disabled', ''),
+      required: text('required', ''),
       menuTarget: 'popovertarget',
       link: (link) => ({
         tag: 'a',
         attributes: [
-          text(
-            'href',
-            link.kind === 'nowhere' ? '#' : link.kind === 'page' ? paths.get(link.page)! : link.url,
-          ),
+          text('href', hrefOf(link)),
           ...(link.kind === 'page' && link.page === current.key ? [CURRENT_PAGE] : []),
         ],
       }),
@@ -142,21 +165,35 @@ export const html: Target = {
       isIcon: (asset) => icons.has(asset),
     })
     const all = project.notFound ? [...project.pages, project.notFound] : project.pages
+    const parts = new Set<BehaviourPart>()
     const pages = all.map((page): EmittedFile => {
-      const body = buildMarkup(page.root, { dialect: dialectOf(page), styling, marks })
+      const used = new Set<BehaviourPart>()
+      const dialect = dialectOf(page, used)
+      const tabs = findTabPanels(rootsOf(page))
+      const options = { dialect, styling, marks, tabs }
+      const root = buildMarkup(page.root, options)
+      const panels = (page.panels ?? []).map((panel) => buildPanel(panel, options))
+      for (const part of used) parts.add(part)
+      const scripts = [
+        ...(used.has('forms') ? ['handlers.js'] : []),
+        ...(used.size > 0 ? ['behaviour.js'] : []),
+      ]
       const document = concat([
         '<!doctype html>',
         hardline,
-        printHtml(buildPage(page, project, body)),
+        printHtml(buildPage(page, project, { body: [root, ...panels], scripts })),
         hardline,
       ])
       const printed = printDocument(document, PRINT_WIDTH)
       return textFile(paths.get(page.key)!, printed.text, printed.spans)
     })
     const source = styling.stylesheet()
+    const behaviour = buildBehaviour(parts)
     return {
       files: [
         ...pages,
+        ...(behaviour ? [behaviour] : []),
+        ...(parts.has('forms') ? [buildHandlers([...handled.values()])] : []),
         textFile('src/styles.css', source),
         ...[...assets.values()].map((a) => a.emitted),
         ...fonts.map((f) => f.emitted),

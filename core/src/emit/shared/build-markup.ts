@@ -1,11 +1,14 @@
 import type {
+  UiAct,
   UiBox,
   UiControl,
+  UiForm,
   UiImage,
   UiLink,
   UiMenuButton,
   UiNode,
   UiText,
+  UiWhen,
 } from '../../ui/nodes.js'
 import type { Styling } from '../styling/styling.js'
 import { text, type Attribute, type MarkupElement, type MarkupNode } from './markup.js'
@@ -22,10 +25,25 @@ export type Dialect = {
   readonly startsOn: Attribute
   /** The attribute of a control that cannot be used. */
   readonly disabled: Attribute
+  /** The attribute of a control that must be filled in. */
+  readonly required: Attribute
   /** The element a link becomes and the attributes that make it lead somewhere. */
   link(link: UiLink): { readonly tag: string; readonly attributes: readonly Attribute[] }
   /** The attribute that shows a picture. */
   source(asset: string): Attribute
+  /** The attributes by which a button does what it does. */
+  act(act: UiAct, isTab: boolean): readonly Attribute[]
+  /** The attributes of a part that is shown only when something was pressed. */
+  when(id: string, when: UiWhen, isTabPanel: boolean): readonly Attribute[]
+  /** The attributes of a list of tabs. */
+  tabList(): readonly Attribute[]
+  /** The attributes of what comes in when it is scrolled to. */
+  entersInView(): readonly Attribute[]
+  /** The attributes of a form, and what stands at its end. */
+  form(
+    form: UiForm,
+    classes: (kind: 'problems' | 'status') => readonly Attribute[],
+  ): { readonly attributes: readonly Attribute[]; readonly end: readonly MarkupNode[] }
   /** A small drawing that is decoration, as an element of its own; undefined where it is a file. */
   icon(asset: string, attributes: readonly Attribute[]): MarkupElement | undefined
 }
@@ -35,6 +53,10 @@ export type MarkupOptions = {
   readonly styling: Styling
   /** Writes the layer's key on every element, for a preview that is joined to the design. */
   readonly marks: boolean
+  /** The ids of tabs, by the parts they show. */
+  readonly tabs?: ReadonlySet<string>
+  /** It stands in a list of tabs. */
+  readonly isInTabs?: boolean
   /** What stands for a part that several pages have in common; undefined where it is written out. */
   readonly shared?: (part: UiBox) => MarkupElement | undefined
   /** Only what may stand in a line of text may be written here, as inside a button. */
@@ -64,6 +86,27 @@ const classAttribute = ({ dialect }: MarkupOptions, classes: readonly string[]):
 
 const mark = (options: MarkupOptions, layer: string): Attribute[] =>
   options.marks ? [text('data-layer', layer)] : []
+
+/** What is said of an element beside its looks: its id, when it is shown, how it comes in. */
+const behaviourOf = (node: UiNode, { dialect, tabs }: MarkupOptions): readonly Attribute[] => {
+  const { id, when, entrance } = node
+  return [
+    ...(id === undefined || node.type === 'control' ? [] : [text('id', id)]),
+    ...(id !== undefined && when ? dialect.when(id, when, tabs?.has(id) === true) : []),
+    ...(entrance?.at === 'view' ? dialect.entersInView() : []),
+  ]
+}
+
+type Button = { readonly submits?: boolean; readonly act?: UiAct }
+
+/** The attributes of a button by what it does. */
+const buttonAttributes = (
+  { submits, act }: Button,
+  { dialect, isInTabs }: MarkupOptions,
+): readonly Attribute[] => [
+  text('type', submits ? 'submit' : 'button'),
+  ...(act ? dialect.act(act, isInTabs === true && act.kind === 'tab') : []),
+]
 
 const buildRuns = (node: UiText, options: MarkupOptions): MarkupNode[] =>
   node.runs.map((run): MarkupNode => {
@@ -99,9 +142,9 @@ const buildText = (node: UiText, options: MarkupOptions): MarkupElement => {
   const item = node.item && ITEMS[node.item]
   const tag = item?.tag ?? tagOfText(node, options)
   const own = [
-    ...(node.id === undefined ? [] : [text('id', node.id)]),
+    ...behaviourOf(node, options),
     ...(item?.attributes ?? []),
-    ...(tag === 'button' ? [text('type', 'button')] : []),
+    ...(tag === 'button' ? buttonAttributes(node, options) : []),
     ...(tag === 'label' ? [text(options.dialect.labelFor, node.labelFor!)] : []),
   ]
   const runs = buildRuns(node, options)
@@ -110,7 +153,8 @@ const buildText = (node: UiText, options: MarkupOptions): MarkupElement => {
   if (!link) return { ...common, tag, attributes: [...own, ...rest], children: runs }
   // What is a heading or an item holds the link; all else is the link.
   if (!node.level && !item) {
-    return { ...common, tag: link.tag, attributes: [...link.attributes, ...rest], children: runs }
+    const attributes = [...link.attributes, ...behaviourOf(node, options), ...rest]
+    return { ...common, tag: link.tag, attributes, children: runs }
   }
   const { tag: anchor, attributes } = link
   const inner: MarkupElement = {
@@ -133,13 +177,18 @@ const buildImage = (node: UiImage, options: MarkupOptions): MarkupElement => {
     attributes: [
       dialect.source(node.asset),
       text('alt', node.alt),
+      ...behaviourOf(node, options),
       ...classAttribute(options, classes),
       ...marks,
     ],
     children: [],
   })
   if (!node.link) {
-    const own = [...classAttribute(options, styling.node(node)), ...mark(options, node.layer)]
+    const own = [
+      ...behaviourOf(node, options),
+      ...classAttribute(options, styling.node(node)),
+      ...mark(options, node.layer),
+    ]
     const icon = node.alt === '' ? dialect.icon(node.asset, own) : undefined
     if (icon) return { ...icon, layer: node.layer }
     return image(styling.node(node), mark(options, node.layer))
@@ -184,6 +233,7 @@ const buildControl = (node: UiControl, options: MarkupOptions): MarkupElement =>
     ...(label === undefined ? [] : [text('aria-label', label)]),
     ...(describedBy === undefined ? [] : [text('aria-describedby', describedBy)]),
     ...(isInvalid ? [text('aria-invalid', 'true')] : []),
+    ...(node.isRequired ? [dialect.required] : []),
     ...(node.isDisabled ? [dialect.disabled] : []),
   ]
   const look = [...classAttribute(options, styling.node(node)), ...mark(options, node.layer)]
@@ -237,6 +287,7 @@ const TAGS: Readonly<Record<NonNullable<UiBox['role']>, string>> = {
   list: 'ul',
   table: 'table',
   button: 'button',
+  tablist: 'div',
 }
 
 const plain = (
@@ -275,12 +326,16 @@ const buildRows = (
 }
 
 const buildBox = (node: UiBox, options: MarkupOptions): MarkupElement => {
-  const link = node.link && options.dialect.link(node.link)
+  const { dialect, styling } = options
+  const link = node.link && dialect.link(node.link)
   const item = node.item && ITEMS[node.item]
   const role = node.isOrdered ? 'ol' : node.role && TAGS[node.role]
   const isPhrase = options.isPhrase === true || node.role === 'button'
   const block = options.isPhrase ? 'span' : 'div'
-  const children = node.children.map((child) => buildMarkup(child, { ...options, isPhrase }))
+  const inside = { ...options, isPhrase, isInTabs: node.role === 'tablist' }
+  const children = node.children.map((child) => buildMarkup(child, inside))
+  const form =
+    node.form && dialect.form(node.form, (kind) => classAttribute(options, styling.message(kind)))
   return {
     kind: 'element',
     tag: link?.tag ?? item?.tag ?? role ?? (node.menu ? 'nav' : block),
@@ -289,16 +344,36 @@ const buildBox = (node: UiBox, options: MarkupOptions): MarkupElement => {
     attributes: [
       ...(link?.attributes ?? []),
       ...(item?.attributes ?? []),
-      ...(node.role === 'button' ? [text('type', node.submits ? 'submit' : 'button')] : []),
+      ...(node.role === 'button' ? buttonAttributes(node, options) : []),
       // A list without its dots is no list to some readers unless that is said.
-      ...(node.role === 'list' ? [text('role', 'list')] : []),
+      ...(node.role === 'list' || node.role === 'tablist' ? [text('role', node.role)] : []),
+      ...(node.role === 'tablist' ? dialect.tabList() : []),
+      ...(form?.attributes ?? []),
       ...(node.label ? [text('aria-label', node.label)] : []),
-      ...(node.menu ? [text('id', node.menu), text('popover', 'auto')] : []),
-      ...classAttribute(options, options.styling.node(node)),
+      ...(node.menu
+        ? [text('id', node.menu), text('popover', 'auto')]
+        : behaviourOf(node, options)),
+      ...classAttribute(options, styling.node(node)),
       ...mark(options, node.layer),
     ],
-    children: holdsRows(node) ? buildRows(node, children, options) : children,
+    children: [
+      ...(holdsRows(node) ? buildRows(node, children, options) : children),
+      ...(form?.end ?? []),
+    ],
   }
+}
+
+/** The parts of a tree that tabs show, by their ids. */
+export const findTabPanels = (roots: readonly UiNode[]): ReadonlySet<string> => {
+  const found = new Set<string>()
+  const look = (node: UiNode, isInTabs: boolean): void => {
+    const act = 'act' in node ? node.act : undefined
+    if (isInTabs && act?.kind === 'tab') found.add(act.target)
+    const holdsTabs = node.type === 'box' && node.role === 'tablist'
+    if ('children' in node) for (const child of node.children) look(child, holdsTabs)
+  }
+  for (const root of roots) look(root, false)
+  return found
 }
 
 /** Writes a UI node down as tags. */

@@ -1,6 +1,6 @@
 import { SaxesParser } from 'saxes'
 import { toPascal, UniqueNames } from '../../text/names.js'
-import type { UiAsset, UiNode } from '../../ui/nodes.js'
+import { rootsOf, type UiAsset, type UiNode } from '../../ui/nodes.js'
 import type { UiProject } from '../../ui/index.js'
 import { text, type Attribute, type MarkupElement } from './markup.js'
 
@@ -74,7 +74,7 @@ const findOthers = (project: UiProject): ReadonlySet<string> => {
     for (const step of node.steps ?? []) if (step.node) look({ ...step.node, steps: [] })
     if ('children' in node) node.children.forEach(look)
   }
-  for (const page of project.pages) look(page.root)
+  for (const page of project.pages) rootsOf(page).forEach(look)
   return others
 }
 

@@ -1,5 +1,5 @@
 import type { TextStyle } from '../../design/text.js'
-import type { UiImage, UiNode } from '../../ui/nodes.js'
+import type { UiImage, UiNode, UiPanel } from '../../ui/nodes.js'
 
 /** Turns styles into class names and remembers what the style sheet must define for them. */
 export type Styling = {
@@ -16,6 +16,10 @@ export type Styling = {
   lineBreak(
     steps: readonly { readonly fromPx: number; readonly isShown: boolean }[],
   ): readonly string[]
+  /** Classes of what shows a screen over the page. */
+  panel(panel: UiPanel): readonly string[]
+  /** Classes of what a form says: its problems, or what became of the answers. */
+  message(kind: 'problems' | 'status'): readonly string[]
   /** The style sheet's source, after all classes were asked for. */
   stylesheet(): string
   /** Every class that was handed out. */

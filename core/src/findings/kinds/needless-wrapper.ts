@@ -10,6 +10,8 @@ const isPlain = (layer: ContainerLayer): boolean =>
   layer.rotationDeg === 0 &&
   layer.effects.length === 0 &&
   !layer.link &&
+  !layer.hover &&
+  !layer.entrance &&
   (layer.type === 'group'
     ? layer.mask === undefined && !layer.isGraphic
     : !layer.layout &&

@@ -1,5 +1,6 @@
 import { roundBox, uniteBoxes } from '../../design/geometry.js'
-import type { Layer, Link } from '../../design/layer.js'
+import type { Layer } from '../../design/layer.js'
+import type { Link } from '../../design/interaction.js'
 import type { Effect } from '../../design/paint.js'
 import { notes } from '../../notes/catalogue.js'
 import { adopt, createBase, KIND_NAMES } from './base.js'

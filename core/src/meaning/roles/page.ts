@@ -20,7 +20,7 @@ export class RolePage {
       if (before) this.readings.set(view.key, before)
       const ruling = rulings[view.key]
       if (!ruling || before) return
-      const { role, level, input } = ruling
+      const { role, level, input, required } = ruling
       this.readings.set(view.key, {
         layer: view.key,
         role,
@@ -29,6 +29,7 @@ export class RolePage {
         isRuling: true,
         ...(level ? { level: level as NonNullable<RoleReading['level']> } : {}),
         ...(input ? { input } : {}),
+        ...(required === undefined ? {} : { isRequired: required }),
       })
     })
   }

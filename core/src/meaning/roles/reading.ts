@@ -34,6 +34,8 @@ export type RoleReading = {
   readonly labelledBy?: string
   /** Of a control: key of the text below it that says more. */
   readonly describedBy?: string
+  /** Of a control: it must be filled in. */
+  readonly isRequired?: boolean
   /** Of a control: what is said below it is an error. */
   readonly isInvalid?: boolean
   /** Of a label: key of the control it names. */

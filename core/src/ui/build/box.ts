@@ -3,7 +3,7 @@ import type { RoleReading } from '../../meaning/roles/index.js'
 import type { UiBox, UiNode } from '../nodes.js'
 import type { BuildChild, BuildContext, Surroundings } from './context.js'
 import { buildFillImage } from './image.js'
-import { buildLink } from './link.js'
+import { buildAct, buildLink } from './link.js'
 import { drawBackground } from './graphic.js'
 import { asList, holdLists } from './list.js'
 import { buildStyle, growByOutline, isOwnPicture } from './style.js'
@@ -28,7 +28,8 @@ export const buildBox = (
   }
   const reading = context.roles.get(layer.key)
   const link = buildLink(context, layer, around)
-  const isButton = reading?.role === 'button' && !link && !around.isInLink
+  const act = buildAct(context, layer, around)
+  const isButton = (reading?.role === 'button' || act !== undefined) && !link && !around.isInLink
   const own = buildStyle(context, node, around)
   const base = node.isGraphic ? drawBackground(context, layer, own) : own
   const images =
@@ -56,7 +57,8 @@ export const buildBox = (
     layer: layer.key,
     name: layer.name,
     ...(link ? { link } : {}),
-    ...(isButton ? { role: 'button', ...(reading.submits ? { submits: true } : {}) } : {}),
+    ...(isButton ? { role: 'button', ...(reading?.submits ? { submits: true } : {}) } : {}),
+    ...(act ? { act } : {}),
     ...(node.menu?.is === 'panel' ? { menu: context.menuId(node.menu.key) } : {}),
     ...(acts && !children.some(hasText) ? { label: layer.name || (link ? 'Link' : 'Button') } : {}),
     style:

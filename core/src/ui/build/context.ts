@@ -1,3 +1,4 @@
+import type { PanelKind } from '../../design/interaction.js'
 import type { LayoutNode } from '../../layout/index.js'
 import type { RoleReading } from '../../meaning/roles/index.js'
 import type { DrawnState, StateName } from '../../meaning/states.js'
@@ -6,6 +7,7 @@ import type { Account } from '../account.js'
 import type { AssetCollector } from '../asset-collector.js'
 import type { ControlIds } from '../control-ids.js'
 import type { UiBorder, UiNode } from '../nodes.js'
+import type { Target } from '../targets.js'
 
 /** What building the nodes of one page needs to know and collects. */
 export type BuildContext = {
@@ -21,6 +23,12 @@ export type BuildContext = {
   /** The page a link with these words leads to. */
   pageNamed(words: string): string | undefined
   readonly ids: ControlIds
+  /** What links and buttons of the page refer to, by the key of the layer. */
+  readonly targets: ReadonlyMap<string, Target>
+  /** The panel that shows a screen, by the screen's key. */
+  panelOf(screen: string): string | undefined
+  /** What is built is shown over a page, as this. */
+  readonly panel: { readonly id: string; readonly kind: PanelKind } | undefined
   /** The instance with drawn states that a layer is, or stands in, by keys. */
   ownerOf(key: string): string | undefined
   statesOf(instance: string): readonly DrawnState[]

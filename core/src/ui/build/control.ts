@@ -140,6 +140,7 @@ export const buildControl = (
       : { describedBy: context.ids.of(reading.describedBy) }),
     ...(reading.isInvalid ? { isInvalid: true } : {}),
     ...(isDisabled(context, layer.key) ? { isDisabled: true } : {}),
+    ...(reading.isRequired ? { isRequired: true } : {}),
     ...(reading.isOn ? { isOn: true } : {}),
     ...(textLayer ? { textStyle: textLayer.style } : {}),
     textTokens: textLayer?.tokens ?? {},

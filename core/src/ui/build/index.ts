@@ -9,7 +9,9 @@ import { buildLine } from './line.js'
 import { isOwnPicture } from './style.js'
 import { asMenuButton } from './menu-button.js'
 import { withStates } from './states.js'
+import { buildAct } from './link.js'
 import { buildText } from './text.js'
+import { wrapNode } from './wrap.js'
 
 /** A picture, also one that is the only fill of a shape with nothing in it. */
 const asPicture = (node: LayoutNode): LayoutNode | undefined => {
@@ -32,15 +34,52 @@ export const buildNode = (
   const known = context.built.get(node)
   if (known && isSamePlace(known.around, around)) return known.result
   const plain = withStates(context, node, around, buildPlain(context, node, around))
+  const pressed = asPressed(context, node, around, plain)
   const built =
-    node.menu?.is === 'button' ? asMenuButton(plain, context.menuId(node.menu.key)) : plain
+    node.menu?.is === 'button' ? asMenuButton(pressed, context.menuId(node.menu.key)) : pressed
   const result: UiNode = {
-    ...built,
+    ...withBehaviour(context, node, built),
     ...(node.order ? { order: node.order } : {}),
     ...(node.isHidden ? { isHidden: true } : {}),
   }
   context.built.set(node, { around, result })
   return result
+}
+
+/** A picture that is pressed stands in a button. */
+const asPressed = (
+  context: BuildContext,
+  { layer }: LayoutNode,
+  around: Surroundings,
+  node: UiNode,
+): UiNode => {
+  if (node.type !== 'image' || node.link || around.isInLink) return node
+  const reading = context.roles.get(layer.key)
+  const act = buildAct(context, layer, around)
+  if (!act && reading?.role !== 'button') return node
+  return wrapNode(node, {
+    role: 'button',
+    ...(act ? { act } : {}),
+    ...(reading?.submits ? { submits: true } : {}),
+    ...(node.alt === '' ? { label: layer.name || 'Button' } : {}),
+  })
+}
+
+/** What is said of a layer beside its looks: the id by which others refer to it, when it is shown, how it moves. */
+const withBehaviour = (
+  { targets }: BuildContext,
+  { layer: { key, hover, entrance } }: LayoutNode,
+  node: UiNode,
+): UiNode => {
+  const target = targets.get(key)
+  if (!target && !hover && !entrance) return node
+  return {
+    ...node,
+    ...(target ? { id: target.id } : {}),
+    ...(target?.when ? { when: target.when } : {}),
+    ...(hover ? { hover } : {}),
+    ...(entrance ? { entrance } : {}),
+  }
 }
 
 const buildPlain = (context: BuildContext, node: LayoutNode, around: Surroundings): UiNode => {

@@ -3,7 +3,7 @@ import { walkLayers } from '../../design/walk.js'
 import { addressIn } from '../../meaning/roles/index.js'
 import { notes } from '../../notes/catalogue.js'
 import { textOf } from '../../text/wrap.js'
-import type { UiLink } from '../nodes.js'
+import type { UiAct, UiLink } from '../nodes.js'
 import { findSafeAddress } from './address.js'
 import type { BuildContext, Surroundings } from './context.js'
 
@@ -34,14 +34,72 @@ export const buildLink = (
     context.account.lost(layer.key, 'link', 'a link cannot stand inside another link')
     return undefined
   }
-  if (link.kind === 'screen') {
-    const page = context.pages.get(link.screen)
-    if (page !== undefined) return { kind: 'page', page }
-    context.account.lost(layer.key, 'link', 'the screen it leads to is not part of this conversion')
-    return undefined
+  switch (link.kind) {
+    case 'screen': {
+      const page = context.pages.get(link.screen)
+      if (page !== undefined) return { kind: 'page', page }
+      const why = 'the screen it leads to is not part of this conversion'
+      context.account.lost(layer.key, 'link', why)
+      return undefined
+    }
+    case 'address': {
+      const url = findSafeAddress(link.url)
+      if (url) return { kind: 'address', url }
+      context.account.add(notes.linkRefused(layer.key, link.url))
+      return undefined
+    }
+    case 'section': {
+      const target = context.targets.get(link.layer)
+      if (target) return { kind: 'section', id: target.id }
+      context.account.lost(
+        layer.key,
+        'link',
+        'the part of the page it leads to is not on this page',
+      )
+      return undefined
+    }
+    case 'open':
+    case 'close':
+    case 'toggle':
+    case 'tab':
+    case 'submit':
+      return undefined
   }
-  const url = findSafeAddress(link.url)
-  if (url) return { kind: 'address', url }
-  context.account.add(notes.linkRefused(layer.key, link.url))
-  return undefined
+}
+
+/** What pressing a layer does, if it can be done here. */
+export const buildAct = (
+  context: BuildContext,
+  { key, link }: Layer,
+  around: Surroundings,
+): UiAct | undefined => {
+  if (!link || around.isInLink) return undefined
+  const lost = (why: string): undefined => {
+    context.account.lost(key, 'link', why)
+  }
+  switch (link.kind) {
+    case 'open': {
+      const panel = context.panelOf(link.screen)
+      if (panel === undefined) return lost('the screen it shows is not part of this conversion')
+      return { kind: 'open', panel, as: link.as }
+    }
+    case 'close':
+      if (!context.panel) return lost('it stands in nothing that could be put away')
+      return { kind: 'close', panel: context.panel.id, as: context.panel.kind }
+    case 'toggle':
+    case 'tab': {
+      const target = context.targets.get(link.layer)
+      if (!target) return lost('the layer it shows is not on this page')
+      const { id, group = 'tabs', when } = target
+      const startsShown = when?.startsShown ?? false
+      return link.kind === 'toggle'
+        ? { kind: 'toggle', target: id, startsShown }
+        : { kind: 'tab', target: id, group, startsShown }
+    }
+    case 'screen':
+    case 'address':
+    case 'section':
+    case 'submit':
+      return undefined
+  }
 }

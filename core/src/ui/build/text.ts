@@ -3,7 +3,7 @@ import type { TextLayer } from '../../design/layer.js'
 import type { LayoutNode } from '../../layout/index.js'
 import type { UiNode, UiPlace, UiStyle, UiText } from '../nodes.js'
 import type { BuildContext, Surroundings } from './context.js'
-import { buildLink } from './link.js'
+import { buildAct, buildLink } from './link.js'
 import { buildRuns } from './runs.js'
 import { buildStyle } from './style.js'
 
@@ -28,7 +28,7 @@ const meaningOf = (
     case 'label':
       return reading.names === undefined ? {} : { labelFor: ids.of(reading.names) }
     case 'button':
-      return isInLink ? {} : { isButton: true }
+      return isInLink ? {} : { isButton: true, ...(reading.submits ? { submits: true } : {}) }
     default:
       return ids.isHelp(key) ? { id: ids.of(key) } : {}
   }
@@ -44,6 +44,7 @@ export const buildText = (
   const style = buildStyle(context, node, around)
   const wraps = !node.keepsLines
   const link = buildLink(context, layer, around)
+  const act = buildAct(context, layer, around)
   const fitted: UiStyle = {
     ...style,
     height: { ...style.height, sizing: style.height.sizing === 'stretch' ? 'stretch' : 'fit' },
@@ -63,6 +64,7 @@ export const buildText = (
     name: layer.name,
     ...meaningOf(context, layer.key, around),
     ...(link ? { link } : {}),
+    ...(act ? { isButton: true, act } : {}),
     textStyle: layer.style,
     align: node.textAlign ?? layer.align,
     wraps,

@@ -1,12 +1,19 @@
-import { childrenInLayout, type UiImage, type UiNode } from '../../../ui/nodes.js'
+import { childrenInLayout, rootsOf, type UiImage, type UiNode } from '../../../ui/nodes.js'
 import type { UiProject } from '../../../ui/index.js'
 import type { Styling } from '../styling.js'
 import { boxSlots, type ShadowCaster } from './box.js'
 import { plainClasses, steppedClasses, type Slot } from './slots.js'
 import { controlSlots } from './control.js'
+import { ENTRANCE_THEME, motionClasses, panelClasses } from './motion.js'
 import { stateClasses } from './states.js'
 import { runClasses, textSlots } from './text.js'
 import { TailwindTheme } from './theme.js'
+
+/** What forms say takes no room until there is something to say. */
+const MESSAGES = {
+  problems: ['empty:hidden', 'text-sm', 'text-red-800'],
+  status: ['empty:hidden', 'text-sm'],
+} as const
 
 const FIT = { cover: 'object-cover', contain: 'object-contain', fill: 'object-fill' } as const
 
@@ -20,7 +27,7 @@ const findMainFamily = (project: UiProject): string | undefined => {
     }
     if ('children' in node) node.children.forEach(visit)
   }
-  for (const page of project.pages) visit(page.root)
+  for (const page of project.pages) rootsOf(page).forEach(visit)
   let main: string | undefined
   for (const [family, count] of counts) if (count > (counts.get(main ?? '') ?? 0)) main = family
   return main
@@ -89,6 +96,7 @@ export const createTailwind = (
 ): Styling => {
   const theme = new TailwindTheme(project.theme)
   const mainFamily = findMainFamily(project)
+  let hasEntrance = false
   const classes = new Set<string>()
   const hand = (list: readonly string[]): readonly string[] => {
     const given = list.filter((name) => name !== '')
@@ -142,7 +150,13 @@ export const createTailwind = (
 
   return {
     classes,
-    node: (node) => hand([...classesOf(node, slotsOf), ...stateClasses(node, slotsOf)]),
+    node: (node) => {
+      hasEntrance ||= node.entrance !== undefined
+      const own = classesOf(node, slotsOf)
+      return hand([...own, ...motionClasses(node), ...stateClasses(node, slotsOf)])
+    },
+    panel: ({ kind, side, root }) => hand(panelClasses(kind, side, root.style.width.px)),
+    message: (kind) => hand(MESSAGES[kind]),
     run: (style) => hand(runClasses(theme, style)),
     frame: (node: UiImage) =>
       hand(
@@ -164,10 +178,10 @@ export const createTailwind = (
         ).filter((name) => name !== 'inline'),
       ),
     stylesheet() {
-      const declarations = theme.declarations()
+      const declarations = [...theme.declarations(), ...(hasEntrance ? ENTRANCE_THEME : [])]
       const block =
         declarations.length > 0
-          ? `\n@theme {\n${declarations.map((d) => `  ${d}\n`).join('')}}\n`
+          ? `\n@theme {\n${declarations.map((d) => (d === '' ? '\n' : `  ${d}\n`)).join('')}}\n`
           : ''
       const faces = fonts.map((rule) => `\n${rule}\n`).join('')
       return `@import "tailwindcss";\n${faces}${block}`

@@ -19,7 +19,8 @@ export const spacing = (px: number): string => {
 /** A length that may be negative: -12 → `-3`, -13 → `-[13px]`. */
 export const signedSpacing = (px: number): string => (px < 0 ? `-${spacing(-px)}` : spacing(px))
 
-const shorten = (color: string): string =>
+/** `#112233` → `#123` */
+export const shorten = (color: string): string =>
   /^#(..)(..)(..)$/.test(color) &&
   color[1] === color[2] &&
   color[3] === color[4] &&

@@ -30,6 +30,20 @@ const findHelp = (page: RolePage, field: View): View | undefined =>
     )
   })
 
+const REQUIRED =
+  /[*＊]\s*$|\((required|erforderlich|pflichtfeld|obligatoire|obligatorio|requerido)\)\s*$/iu
+
+/** The words that name a field end with a mark that it must be filled in, or one stands right behind them. */
+const isMarkedRequired = (label: View): boolean =>
+  REQUIRED.test(saidBy(label)) ||
+  siblingsOf(label).some(
+    (other) =>
+      /^[*＊]$/u.test(saidBy(other)) &&
+      isInLine(other, label) &&
+      other.x >= label.x + label.width - 1 &&
+      other.x - label.x - label.width <= 12,
+  )
+
 const isFree = (page: RolePage, text: View): boolean => page.roleOf(text) === undefined
 
 /** How far a text stands from a field it may name, in px: above it, or before it in its line. */
@@ -81,6 +95,9 @@ export const readLabels = (page: RolePage): void => {
       })
     }
     if (!label) continue
+    if (isMarkedRequired(label) && reading.isRequired === undefined) {
+      page.amend(control, { isRequired: true })
+    }
     const named = page.set(label, {
       role: 'label',
       confidence: reading.confidence,

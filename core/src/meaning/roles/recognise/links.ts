@@ -1,3 +1,4 @@
+import type { Link } from '../../../design/interaction.js'
 import { findBody } from '../body.js'
 import type { RolePage } from '../page.js'
 import { inkOf } from '../paint.js'
@@ -25,11 +26,20 @@ export const addressIn = (said: string): string | undefined => {
   return /^www\./i.test(words) ? `https://${words}` : words
 }
 
-/** Links that the design states. */
+const leadsSomewhere = ({ kind }: Link): boolean =>
+  kind === 'screen' || kind === 'address' || kind === 'section'
+
+/** Links and buttons that the design, or a person, states. */
 export const readStatedLinks = (page: RolePage): void => {
   walkViews(page.root, (view) => {
-    if (!view.node.layer.link) return true
-    setLink(page, view, 0.98, 'the design says where it leads')
+    const { link } = view.node.layer
+    if (!link) return true
+    if (leadsSomewhere(link)) setLink(page, view, 0.98, 'the design says where it leads')
+    else {
+      const evidence = ['what pressing it does is said']
+      page.set(view, { role: 'button', confidence: 0.98, evidence })
+      if (link.kind === 'submit') page.amend(view, { submits: true })
+    }
     return false
   })
 }

@@ -95,11 +95,16 @@ const readBar = (page: RolePage, bar: View, links: View, others: readonly View[]
   page.amend(links, { role: 'list' })
 }
 
+const holdsButton = (page: RolePage, view: View): boolean =>
+  page.is(view, 'button') || view.children.some((child) => holdsButton(page, child))
+
 const readHead = (page: RolePage, view: View): void => {
   const found = findNavigation(view.node, view.y, view.width / page.root.width)
   if (!found) return
   const flow = flowOf(view)
   const run = flow.slice(found.from, found.to)
+  // What pressing something does may be said: buttons lead nowhere.
+  if (run.some((item) => holdsButton(page, item))) return
   const why = 'it is one of a run of short words in the head of the page'
   const [only] = run
   if (run.length === 1 && only && only.children.length > 1) {

@@ -1,0 +1,183 @@
+import { textFile, type EmittedFile } from '../../shared/emitted-file.js'
+
+const ENTER_IN_VIEW = `/** For \`ref\`: what comes in when it is scrolled to waits until then. */
+export function enterInView(element: HTMLElement | SVGElement | null) {
+  if (!element) return;
+  const watcher = new IntersectionObserver(([entry]) => {
+    if (!entry?.isIntersecting) return;
+    watcher.disconnect();
+    element.dataset["enter"] = "";
+  });
+  element.dataset["enter"] = "waiting";
+  watcher.observe(element);
+  return () => watcher.disconnect();
+}
+`
+
+const CLOSE_DIALOG = `import type { MouseEvent } from "react";
+
+/** For \`onClick\`: closes the dialog the button stands in. */
+export function closeDialog(event: MouseEvent<HTMLElement>) {
+  event.currentTarget.closest("dialog")?.close();
+}
+`
+
+const MOVE_TAB = `import type { KeyboardEvent } from "react";
+
+/** For \`onKeyDown\` of a list of tabs: arrow keys choose the one beside. */
+export function moveTab(event: KeyboardEvent<HTMLElement>) {
+  const step = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
+  const list = event.currentTarget.querySelectorAll<HTMLElement>("[role=tab]");
+  const tabs = [...list];
+  const at = tabs.findIndex((tab) => tab === event.target);
+  if (step === undefined || at < 0) return;
+  const next = tabs[(at + step + tabs.length) % tabs.length];
+  next?.focus();
+  next?.click();
+}
+`
+
+const SCROLL_TO_PART = `import type { MouseEvent } from "react";
+
+/** For \`onClick\` of a link to a part of the page: the address stays that of the page. */
+export function scrollToPart(event: MouseEvent<HTMLAnchorElement>) {
+  event.preventDefault();
+  const id = event.currentTarget.hash.slice(1);
+  document.getElementById(id)?.scrollIntoView({ behavior: "smooth" });
+}
+`
+
+const POST_ANSWERS = `/** Sends answers to an address; fails when it does not take them. */
+export async function postAnswers(address: string, answers: object) {
+  const response = await fetch(address, {
+    method: "POST",
+    headers: { "content-type": "application/json" },
+    body: JSON.stringify(answers),
+  });
+  if (!response.ok) throw new Error(response.statusText);
+}
+`
+
+const USE_FORM = `import { useState, type SubmitEvent } from "react";
+
+export type FormWords = {
+  /** What is wrong with a field; % stands for its label. */
+  missing: string;
+  invalid: string;
+  sending: string;
+  sent: string;
+  failed: string;
+};
+
+type Field = HTMLInputElement | HTMLSelectElement | HTMLTextAreaElement;
+
+function labelOf(field: Field) {
+  const label = field.labels?.[0]?.textContent ?? field.ariaLabel ?? field.name;
+  return label.replace(/\\s*\\*\\s*$/, "").trim();
+}
+
+/** Marks the fields that are wrong, goes to the first, and tells why. */
+function findProblems(form: HTMLFormElement, words: FormWords) {
+  const fields = [...form.elements].filter((one) => "validity" in one);
+  const wrong = (fields as Field[]).filter((field) => {
+    field.removeAttribute("aria-invalid");
+    return !field.validity.valid;
+  });
+  for (const field of wrong) field.setAttribute("aria-invalid", "true");
+  wrong[0]?.focus();
+  return wrong.map((field) => {
+    const { missing, invalid } = words;
+    const problem = field.validity.valueMissing ? missing : invalid;
+    return problem.replace("%", labelOf(field));
+  });
+}
+
+export type FormDefinition<Answers> = {
+  send: (answers: Answers) => Promise<void>;
+  words: FormWords;
+};
+
+/** Checks and sends the answers of a form, and tells what became of them. */
+export function useForm<Answers>(
+  { send, words }: FormDefinition<Answers>,
+  onSent?: () => void,
+) {
+  const [problems, setProblems] = useState<string[]>([]);
+  const [status, setStatus] = useState("");
+
+  async function submit(event: SubmitEvent<HTMLFormElement>) {
+    event.preventDefault();
+    const form = event.currentTarget;
+    const found = findProblems(form, words);
+    setProblems(found);
+    setStatus("");
+    if (found.length > 0) return;
+    setStatus(words.sending);
+    try {
+      await send(Object.fromEntries(new FormData(form)) as Answers);
+    } catch {
+      setStatus(words.failed);
+      return;
+    }
+    form.reset();
+    setStatus(words.sent);
+    onSent?.();
+  }
+
+  return { problems, status, submit };
+}
+`
+
+/** An opening tag on one line, or with an attribute a line where it is too long for one. */
+const openingTag = (tag: string, role: string, classes: string): string => {
+  const oneLine = `      <${tag} role="${role}" className="${classes}">`
+  if (oneLine.length <= 80) return oneLine
+  return `      <${tag}\n        role="${role}"\n        className="${classes}"\n      >`
+}
+
+const formMessages = (
+  problems: string,
+  status: string,
+): string => `type Props = { problems: string[]; status: string };
+
+/** What is wrong with the answers of a form, and what became of them. */
+export function FormMessages({ problems, status }: Props) {
+  return (
+    <>
+${openingTag('div', 'alert', problems)}
+        {problems.map((problem) => (
+          <p key={problem}>{problem}</p>
+        ))}
+      </div>
+${openingTag('p', 'status', status)}
+        {status}
+      </p>
+    </>
+  );
+}
+`
+
+const FILES = {
+  closeDialog: CLOSE_DIALOG,
+  enterInView: ENTER_IN_VIEW,
+  moveTab: MOVE_TAB,
+  postAnswers: POST_ANSWERS,
+  scrollToPart: SCROLL_TO_PART,
+  useForm: USE_FORM,
+} as const
+
+/** A helper that screens import from `src/behaviour`. */
+export type Helper = keyof typeof FILES | 'FormMessages'
+
+/** The helpers that are used, one file each. */
+export const buildHelpers = (
+  used: ReadonlySet<Helper>,
+  classes: (kind: 'problems' | 'status') => string,
+): EmittedFile[] => {
+  const files = Object.entries(FILES).flatMap(([name, code]) =>
+    used.has(name as Helper) ? [textFile(`src/behaviour/${name}.ts`, code)] : [],
+  )
+  if (!used.has('FormMessages')) return files
+  const messages = formMessages(classes('problems'), classes('status'))
+  return [...files, textFile('src/behaviour/FormMessages.tsx', messages)]
+}

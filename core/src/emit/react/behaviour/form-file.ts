@@ -1,0 +1,109 @@
+import {
+  concat,
+  group,
+  hardline,
+  ifBreak,
+  indent,
+  join,
+  line,
+  softline,
+  type Doc,
+} from '../../shared/document.js'
+import { textFile, type EmittedFile } from '../../shared/emitted-file.js'
+import { printDocument } from '../../shared/print-document.js'
+import { toShortPascal } from '../../../text/names.js'
+import { isTick, type UiForm } from '../../../ui/nodes.js'
+import type { Phrases } from '../../../ui/phrases.js'
+import { quoteString } from '../escape.js'
+
+const PRINT_WIDTH = 80
+/** Longer names would not leave the lines that have them twice in their width. */
+const LONGEST_NAME = 17
+
+/** A name of a property, in quotes where it is no identifier. */
+const propertyName = (id: string): string => (/^[A-Za-z_$][\w$]*$/.test(id) ? id : quoteString(id))
+
+/** `missing: "…",`, on two lines when one is too long. */
+const property = (name: string, value: string): Doc =>
+  group(concat([`${name}:`, indent(concat([line, quoteString(value)])), ',']))
+
+const block = (open: string, lines: readonly Doc[], close: string): Doc =>
+  concat([open, indent(concat([hardline, join(hardline, lines)])), hardline, close])
+
+/** What a form asks, as a type; a tick that is not set is no answer. */
+const answersType = (type: string, { fields }: UiForm): Doc => {
+  const known = new Map(fields.map((field) => [field.id, field]))
+  if (known.size === 0) return `export type ${type} = Record<string, string>;`
+  return block(
+    `export type ${type} = {`,
+    [...known.values()].map(({ id, control }) =>
+      isTick(control) ? `${propertyName(id)}?: string;` : `${propertyName(id)}: string;`,
+    ),
+    '};',
+  )
+}
+
+/** The name of what a form's file exports: `logASightingForm`. */
+export const formNameOf = ({ id }: UiForm): string => {
+  const name = toShortPascal(id, 'Answers', LONGEST_NAME)
+  return `${name.charAt(0).toLowerCase()}${name.slice(1)}Form`
+}
+
+/** The file of a form: its answers, where they go, and what is said meanwhile. */
+export const buildFormFile = (form: UiForm, name: string, phrases: Phrases): EmittedFile => {
+  const type = `${name.charAt(0).toUpperCase()}${name.slice(1).replace(/Form$/, '')}Answers`
+  const isHandler = form.to.kind === 'handler'
+  const send =
+    form.to.kind === 'handler'
+      ? `console.info(${quoteString(form.id)}, answers);`
+      : group(
+          concat([
+            'await postAnswers(',
+            indent(
+              concat([softline, quoteString(form.to.url), ',', line, 'answers', ifBreak(',', '')]),
+            ),
+            softline,
+            ');',
+          ]),
+        )
+  const imports = [
+    ...(isHandler ? [] : ['import { postAnswers } from "../behaviour/postAnswers";']),
+    'import type { FormDefinition } from "../behaviour/useForm";',
+  ]
+  const { missing, invalid, sending, sent, failed } = phrases
+  const document = concat([
+    join(hardline, imports),
+    hardline,
+    hardline,
+    answersType(type, form),
+    hardline,
+    hardline,
+    isHandler
+      ? '/** Gets the answers of the form. Fill in what becomes of them. */'
+      : '/** Sends the answers of the form. */',
+    hardline,
+    block(`async function send(answers: ${type}) {`, [send], '}'),
+    hardline,
+    hardline,
+    block(
+      `export const ${name}: FormDefinition<${type}> = {`,
+      [
+        'send,',
+        block(
+          'words: {',
+          [
+            property('missing', missing),
+            property('invalid', invalid),
+            property('sending', sending),
+            property('sent', form.sent ?? sent),
+            property('failed', form.failed ?? failed),
+          ],
+          '},',
+        ),
+      ],
+      '};',
+    ),
+    hardline,
+  ])
+  return textFile(`src/forms/${name}.ts`, printDocument(document, PRINT_WIDTH).text)
+}

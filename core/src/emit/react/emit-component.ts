@@ -1,0 +1,264 @@
+import type { UiProject } from '../../ui/index.js'
+import type { UiBox, UiForm, UiNode, UiPage, UiPanel } from '../../ui/nodes.js'
+import { buildMarkup, CURRENT_PAGE, findTabPanels, type Dialect } from '../shared/build-markup.js'
+import { concat, hardline, indent, join, type Doc } from '../shared/document.js'
+import { textFile, type EmittedFile } from '../shared/emitted-file.js'
+import { code, text, type Attribute, type MarkupElement } from '../shared/markup.js'
+import { titleOf } from '../shared/page-title.js'
+import { printDocument } from '../shared/print-document.js'
+import type { Styling } from '../styling/styling.js'
+import { ComponentCode } from './behaviour/component-code.js'
+import type { Helper } from './behaviour/files.js'
+import { formNameOf } from './behaviour/form-file.js'
+import type { ReactPlan } from './plan.js'
+import { printReturnedJsx } from './print-jsx.js'
+
+const PRINT_WIDTH = 80
+
+/** What becomes a component of its own. */
+export type Unit =
+  | { readonly kind: 'screen'; readonly name: string; readonly root: UiNode; readonly page: UiPage }
+  | { readonly kind: 'part'; readonly name: string; readonly root: UiNode }
+  | {
+      readonly kind: 'panel'
+      readonly name: string
+      readonly root: UiNode
+      readonly panel: UiPanel
+    }
+
+export type EmitOptions = {
+  readonly project: UiProject
+  readonly plan: ReactPlan
+  readonly styling: Styling
+  readonly marks: boolean
+  /** Hears of the helpers and forms that files are needed for. */
+  readonly helpers: Set<Helper>
+  readonly forms: Map<string, UiForm>
+}
+
+type Import = { readonly names: string; readonly from: string; readonly isType?: boolean }
+type LinkMarkup = ReturnType<Dialect['link']>
+
+/** The part of each group of tabs that is shown first. */
+const findFirstTabs = (root: UiNode): ReadonlyMap<string, string> => {
+  const first = new Map<string, string>()
+  const look = (node: UiNode): void => {
+    const { when, id } = node
+    if (when?.kind === 'tab' && when.startsShown && id !== undefined) first.set(when.group, id)
+    if ('children' in node) node.children.forEach(look)
+  }
+  look(root)
+  return first
+}
+
+/** What a component imports beside what its code does. */
+class Imports {
+  readonly assets = new Set<string>()
+  readonly icons = new Set<string>()
+  readonly components = new Set<string>()
+  readonly router = new Set<string>()
+}
+
+/** Where a link leads, in the elements of the router where there is one. */
+const linkBuilder = (unit: Unit, { plan }: EmitOptions, { router }: Imports): Dialect['link'] => {
+  const here = unit.kind === 'screen' ? unit.page.key : undefined
+  const anchor = (href: string, ...rest: Attribute[]): LinkMarkup => ({
+    tag: 'a',
+    attributes: [text('href', href), ...rest],
+  })
+  const toPage = (page: string): LinkMarkup => {
+    // A project of one screen has no router: a link to that screen is a plain one.
+    if (!plan.isRouted) return anchor('/', CURRENT_PAGE)
+    const to = text('to', plan.routes.get(page)!)
+    // Which page is shown, only what stands on one page knows.
+    const tag = unit.kind === 'screen' ? 'Link' : 'NavLink'
+    router.add(tag)
+    const isStart = plan.routes.get(page) === '/'
+    if (tag === 'NavLink') {
+      return { tag, attributes: isStart ? [to, code('end', 'true')] : [to] }
+    }
+    return { tag, attributes: page === here ? [to, CURRENT_PAGE] : [to] }
+  }
+  return (link) => {
+    switch (link.kind) {
+      case 'nowhere':
+        return anchor('#')
+      case 'address':
+        return anchor(link.url)
+      case 'page':
+        return toPage(link.page)
+      case 'section': {
+        if (!plan.isRouted) return anchor(`#${link.id}`)
+        // What follows the first # is the address of the page; the part is scrolled to by hand.
+        return anchor(`#${link.id}`, code('onClick', 'scrollToPart'))
+      }
+    }
+  }
+}
+
+/** The screen with its title and what it is about: React puts both into the head of the page. */
+const withHead = (body: MarkupElement, page: UiPage, project: UiProject): MarkupElement => {
+  // What holds text, as a lone text layer does, has no place for them.
+  if (body.content !== 'blocks') return body
+  const common = { kind: 'element', content: 'text' } as const
+  const title: MarkupElement = {
+    ...common,
+    tag: 'title',
+    attributes: [],
+    children: [{ kind: 'text', text: titleOf(page.name, project.pages.length, project.name) }],
+  }
+  const about: MarkupElement = {
+    ...common,
+    tag: 'meta',
+    attributes: [text('name', 'description'), text('content', page.description ?? '')],
+    children: [],
+  }
+  const head = page.description === undefined ? [title] : [title, about]
+  return { ...body, children: [...head, ...body.children] }
+}
+
+/** What shows a panel over the page, around its content. */
+const inPanel = (panel: UiPanel, content: MarkupElement, styling: Styling): MarkupElement => {
+  const isOverlay = panel.kind === 'overlay'
+  const own = isOverlay
+    ? [text('id', panel.id), text('popover', 'auto'), text('role', 'group')]
+    : [code('ref', 'ref'), text('closedby', 'any')]
+  return {
+    kind: 'element',
+    tag: isOverlay ? 'div' : 'dialog',
+    content: 'blocks',
+    attributes: [
+      ...own,
+      text('aria-label', panel.label),
+      text('className', styling.panel(panel).join(' ')),
+    ],
+    children: [content],
+  }
+}
+
+const printImport = ({ names, from, isType }: Import): string =>
+  `import ${isType ? 'type ' : ''}${names} from "${from}";`
+
+type Parts = {
+  readonly name: string
+  readonly takesRef: boolean
+  readonly imports: readonly Import[]
+  readonly statements: readonly Doc[]
+  readonly markup: MarkupElement
+}
+
+const print = ({ name, takesRef, imports, statements, markup }: Parts): Doc => {
+  const head =
+    imports.length > 0 ? [join(hardline, imports.map(printImport)), hardline, hardline] : []
+  const types = takesRef
+    ? ['type Props = { ref: Ref<HTMLDialogElement> };', hardline, hardline]
+    : []
+  const own = statements.length > 0 ? [hardline, join(hardline, statements), hardline] : []
+  return concat([
+    ...head,
+    ...types,
+    `export function ${name}(${takesRef ? '{ ref }: Props' : ''}) {`,
+    indent(concat([...own, hardline, 'return ', printReturnedJsx(markup), ';'])),
+    hardline,
+    '}',
+    hardline,
+  ])
+}
+
+/** Writes one component: its imports, its code and its markup. */
+export const emitComponent = (unit: Unit, options: EmitOptions): EmittedFile => {
+  const { project, plan, styling, marks, helpers, forms } = options
+  const folder = unit.kind === 'screen' ? 'screens' : 'components'
+  const used = new Imports()
+  const own = new ComponentCode({
+    formName(form) {
+      const name = formNameOf(form)
+      forms.set(name, form)
+      return name
+    },
+    firstTabs: findFirstTabs(unit.root),
+    panelName: (id) => plan.panels.get(id)!.name,
+    routeOf: (page) => (plan.isRouted ? plan.routes.get(page) : undefined),
+  })
+  const link = linkBuilder(unit, options, used)
+  const dialect: Dialect = {
+    classAttribute: 'className',
+    labelFor: 'htmlFor',
+    startsWith: (value) => text('defaultValue', value),
+    startsOn: code('defaultChecked', 'true'),
+    disabled: code('disabled', 'true'),
+    required: code('required', 'true'),
+    menuTarget: 'popoverTarget',
+    act: own.act,
+    when: own.when,
+    tabList: own.tabList,
+    entersInView: own.entersInView,
+    form: own.form,
+    link(target) {
+      if (target.kind === 'section' && plan.isRouted) own.helpers.add('scrollToPart')
+      return link(target)
+    },
+    source(asset) {
+      used.assets.add(asset)
+      return code('src', plan.variables.get(asset)!)
+    },
+    icon(asset, attributes) {
+      const icon = plan.icons.get(asset)
+      if (!icon) return undefined
+      used.icons.add(icon.name)
+      return { kind: 'element', tag: icon.name, content: 'blocks', attributes, children: [] }
+    },
+  }
+  const shared = ({ shared: part, layer }: UiBox): MarkupElement | undefined => {
+    const known = part && plan.parts.get(part)
+    if (!known || unit.kind !== 'screen') return undefined
+    used.components.add(known.name)
+    // The layer the part was made of is found where the part is written.
+    const mark = known.node.layer === layer ? {} : { layer }
+    return {
+      kind: 'element',
+      tag: known.name,
+      ...mark,
+      content: 'blocks',
+      attributes: [],
+      children: [],
+    }
+  }
+  const tabs = findTabPanels([unit.root])
+  const body = buildMarkup(unit.root, { dialect, styling, marks, shared, tabs })
+  const panels = unit.kind === 'screen' ? (unit.page.panels ?? []) : []
+  for (const { id } of panels) used.components.add(plan.panels.get(id)!.name)
+  const whole: MarkupElement =
+    panels.length > 0
+      ? { ...body, children: [...body.children, ...panels.map((panel) => own.panel(panel))] }
+      : body
+  const markup =
+    unit.kind === 'panel'
+      ? inPanel(unit.panel, whole, styling)
+      : unit.kind === 'screen'
+        ? withHead(whole, unit.page, project)
+        : whole
+  for (const helper of own.helpers) helpers.add(helper)
+  if (own.navigates) used.router.add('useNavigate')
+  const takesRef = unit.kind === 'panel' && unit.panel.kind !== 'overlay'
+  const named = (names: Iterable<string>, where: string): Import[] =>
+    [...names].map((name) => ({ names: `{ ${name} }`, from: `${where}/${name}` }))
+  const together = (names: ReadonlySet<string>, from: string): Import[] =>
+    names.size > 0 ? [{ names: `{ ${[...names].sort().join(', ')} }`, from }] : []
+  const imports: Import[] = [
+    ...together(own.hooks, 'react'),
+    ...(takesRef ? [{ names: '{ Ref }', from: 'react', isType: true }] : []),
+    ...together(used.router, 'react-router'),
+    ...[...used.assets].map((id) => ({
+      names: plan.variables.get(id)!,
+      from: `../assets/${plan.assets.get(id)!.file}`,
+    })),
+    ...named(own.helpers, '../behaviour'),
+    ...named(used.components, folder === 'screens' ? '../components' : '.'),
+    ...named(own.forms, '../forms'),
+    ...named(used.icons, '../icons'),
+  ]
+  const parts = { name: unit.name, takesRef, imports, statements: own.lines, markup }
+  const printed = printDocument(print(parts), PRINT_WIDTH)
+  return textFile(`src/${folder}/${unit.name}.tsx`, printed.text, printed.spans)
+}

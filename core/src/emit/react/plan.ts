@@ -1,0 +1,105 @@
+import type { UiProject } from '../../ui/index.js'
+import type { UiBox, UiNode, UiPage, UiPanel } from '../../ui/nodes.js'
+import { toKebab, toPascal, UniqueNames } from '../../text/names.js'
+import { buildAssetFiles, type AssetFile } from '../shared/asset-files.js'
+import { findIcons, type Icon } from '../shared/icons.js'
+
+/** `sea-glass.svg` → `seaGlass`, a name for the import of a picture. */
+const toCamel = (file: string): string => {
+  const pascal = toPascal(file.replace(/\.[^.]+$/, ''), 'Picture')
+  return pascal.charAt(0).toLowerCase() + pascal.slice(1)
+}
+
+// Words that may not name a variable in a module.
+const RESERVED =
+  'arguments await break case catch class const continue debugger default delete do else enum eval export extends false finally for function if implements import in instanceof interface let new null package private protected public return static super switch this throw true try typeof undefined var void while with yield link'.split(
+    ' ',
+  )
+
+/** What parts are called that several screens have in common. */
+const PART_NAMES: Readonly<Record<NonNullable<UiBox['shared']>, string>> = {
+  banner: 'SiteHeader',
+  navigation: 'SiteNavigation',
+  contentinfo: 'SiteFooter',
+}
+
+const PANEL_NAMES: Readonly<Record<UiPanel['kind'], string>> = {
+  dialog: 'Dialog',
+  drawer: 'Drawer',
+  overlay: 'Overlay',
+}
+const LONGEST_PANEL_NAME = 36
+
+export type ScreenPlan = { readonly page: UiPage; readonly name: string; readonly route: string }
+export type PartPlan = { readonly node: UiBox; readonly name: string }
+export type PanelPlan = { readonly panel: UiPanel; readonly name: string }
+
+/** What the files of a project are called and where its screens are, decided before anything is written. */
+export type ReactPlan = {
+  /** The pages, and last the one for addresses that are none. */
+  readonly screens: readonly ScreenPlan[]
+  /** Parts that several screens have in common, by what they are. */
+  readonly parts: ReadonlyMap<NonNullable<UiBox['shared']>, PartPlan>
+  /** What is shown over screens, by its id. */
+  readonly panels: ReadonlyMap<string, PanelPlan>
+  readonly isRouted: boolean
+  /** By the key of the page. */
+  readonly routes: ReadonlyMap<string, string>
+  readonly icons: ReadonlyMap<string, Icon>
+  readonly assets: ReadonlyMap<string, AssetFile>
+  /** The variable each picture is imported as, by its id. */
+  readonly variables: ReadonlyMap<string, string>
+}
+
+const planParts = (pages: readonly UiPage[]): ReactPlan['parts'] => {
+  const parts = new Map<NonNullable<UiBox['shared']>, PartPlan>()
+  const look = (node: UiNode): void => {
+    if (node.type === 'box' && node.shared && !parts.has(node.shared)) {
+      parts.set(node.shared, { node, name: PART_NAMES[node.shared] })
+    }
+    if ('children' in node) node.children.forEach(look)
+  }
+  for (const page of pages) look(page.root)
+  return parts
+}
+
+const planPanels = (pages: readonly UiPage[], names: UniqueNames): ReactPlan['panels'] => {
+  const panels = new Map<string, PanelPlan>()
+  for (const panel of pages.flatMap((page) => page.panels ?? [])) {
+    if (panels.has(panel.id)) continue
+    const suffix = PANEL_NAMES[panel.kind]
+    const own = toPascal(panel.label, suffix).slice(0, LONGEST_PANEL_NAME)
+    const name = names.take(own.endsWith(suffix) ? own : `${own}${suffix}`)
+    panels.set(panel.id, { panel, name })
+  }
+  return panels
+}
+
+/** Takes a project, decides names, routes and files. */
+export const planReact = (project: UiProject): ReactPlan => {
+  const { pages, notFound } = project
+  const icons = findIcons(project)
+  const drawn = project.assets.filter(({ id }) => !icons.has(id))
+  const assets = buildAssetFiles(drawn, 'src/assets')
+  const variables = new UniqueNames('', RESERVED)
+  const components = new UniqueNames('', Object.values(PART_NAMES))
+  const slugs = new UniqueNames('-', [''])
+  const screens = pages.map((page, i): ScreenPlan => ({
+    page,
+    name: components.take(toPascal(page.name, 'Screen')),
+    route: i === 0 ? '/' : `/${slugs.take(toKebab(page.name, 'screen'))}`,
+  }))
+  const lost = notFound ? [{ page: notFound, name: components.take('NotFound'), route: '*' }] : []
+  return {
+    screens: [...screens, ...lost],
+    parts: planParts(pages),
+    panels: planPanels(pages, components),
+    isRouted: pages.length > 1,
+    routes: new Map(screens.map(({ page, route }) => [page.key, route])),
+    icons,
+    assets,
+    variables: new Map(
+      [...assets].map(([id, { file }]) => [id, variables.take(toCamel(file))] as const),
+    ),
+  }
+}

@@ -1,0 +1,82 @@
+import type { FormRuling } from '../design/form.js'
+import { toKebab } from '../text/names.js'
+import { textsIn, wordsOf } from './describe-page.js'
+import type { UiBox, UiControl, UiField, UiForm, UiNode } from './nodes.js'
+
+export type FormOptions = {
+  /** What is said about forms, by the key of the layer. */
+  readonly rulings: Readonly<Record<string, FormRuling>>
+  /** The page a screen became. */
+  pageOf(screen: string): string | undefined
+  /** Hears of an address that answers may not be sent to. */
+  refuse(layer: string, url: string): void
+  /** Makes a name that is free in the project. */
+  takeName(wanted: string): string
+}
+
+const LONGEST_NAME = 40
+
+const controlsIn = (node: UiNode): UiControl[] =>
+  node.type === 'control' ? [node] : 'children' in node ? node.children.flatMap(controlsIn) : []
+
+/** `What did you find? *` → `What did you find?` */
+const withoutMark = (label: string): string => label.replace(/\s*[*＊]\s*$/u, '').trim()
+
+const sendersIn = (node: UiNode): UiNode[] => {
+  const own = 'submits' in node && node.submits ? [node] : []
+  return 'children' in node ? [...own, ...node.children.flatMap(sendersIn)] : own
+}
+
+/** What a form is called: by its heading, else by the button that sends it. */
+const nameOf = (form: UiBox): string => {
+  const texts = textsIn(form)
+  const heading = texts.find((text) => text.level !== undefined)
+  if (heading) return wordsOf(heading)
+  const words = sendersIn(form).flatMap(textsIn).map(wordsOf)
+  return words[0] ?? 'Form'
+}
+
+const fieldsOf = (form: UiBox): UiField[] => {
+  const labels = new Map(
+    textsIn(form).flatMap((text) =>
+      text.labelFor === undefined ? [] : [[text.labelFor, wordsOf(text)] as const],
+    ),
+  )
+  return controlsIn(form).map(({ id, control, label, isRequired = false }) => ({
+    id,
+    control,
+    label: withoutMark(labels.get(id) ?? label ?? id),
+    isRequired,
+  }))
+}
+
+/** Answers go to web addresses and to paths on the same server only. */
+const isSafe = (url: string): boolean => /^(https?:\/\/|\/(?!\/))/i.test(url)
+
+const describe = (form: UiBox, options: FormOptions): UiForm => {
+  const { rulings, pageOf, takeName, refuse } = options
+  const said = rulings[form.layer]
+  const to = said?.to ?? { kind: 'handler' }
+  const isRefused = to.kind === 'endpoint' && !isSafe(to.url)
+  if (isRefused) refuse(form.layer, to.url)
+  const name = nameOf(form).slice(0, LONGEST_NAME)
+  const success = said?.success === undefined ? undefined : pageOf(said.success)
+  return {
+    id: takeName(toKebab(name, 'form')),
+    name,
+    fields: fieldsOf(form),
+    to: isRefused ? { kind: 'handler' } : to,
+    ...(success === undefined ? {} : { success }),
+    ...(said?.sent === undefined ? {} : { sent: said.sent }),
+    ...(said?.failed === undefined ? {} : { failed: said.failed }),
+  }
+}
+
+/** Tells of every form in a tree what is asked in it and what becomes of the answers. */
+export const describeForms = (node: UiNode, options: FormOptions): UiNode => {
+  if (!('children' in node)) return node
+  const children = node.children.map((child) => describeForms(child, options))
+  const isSame = children.every((child, i) => child === node.children[i])
+  const own = isSame ? node : ({ ...node, children } as UiNode)
+  return own.type === 'box' && own.role === 'form' ? { ...own, form: describe(own, options) } : own
+}
