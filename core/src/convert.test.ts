@@ -41,36 +41,36 @@ describe.each(['tidewrack.json', 'night-ferry-kiosk.svg'])('%s', (name) => {
 
   test('every visible text of the design is in the output, in the order of its layers where they are laid out', () => {
     const made = demo(name)
-    const wanted: string[] = []
-    const collect = (l: { type: string; visible: boolean; opacity: number }): void => {
-      if (!l.visible || l.opacity === 0) return
-      if (l.type === 'text')
-        wanted.push(
-          (l as unknown as { runs: { text: string }[] }).runs
+    const wordsIn = (l: { type: string; visible: boolean; opacity: number }): string[] => {
+      if (!l.visible || l.opacity === 0) return []
+      if (l.type === 'text') {
+        const { runs } = l as unknown as { runs: { text: string }[] }
+        return [
+          runs
             .map((r) => r.text)
             .join('')
             .replace(/\s+/g, ''),
-        )
-      if ('children' in l) (l.children as (typeof l)[]).forEach(collect)
+        ]
+      }
+      return 'children' in l ? (l.children as (typeof l)[]).flatMap(wordsIn) : []
     }
-    resolveInstances(made).forEach((screen) => collect(screen))
     const { files, pages } = run(made, { target: 'html' })
-    const shown = Object.values(pages)
-      .map(({ path }) => files.find((f) => f.path === path)!)
-      .map((f) => (f.content.kind === 'text' ? f.content.text : ''))
-      .join('')
-      // What a field shows stands in its attributes.
-      .replace(/<[^>]*? (?:placeholder|value)="([^"]*)"[^>]*>/g, '$1')
-      .replace(/<[^>]*>/g, '')
-      .replace(/&amp;/g, '&')
-      .replace(/\s+/g, '')
-    let from = 0
-    for (const words of wanted) {
-      // Loose layers may be painted in any order; they are read from their places.
-      const at = shown.indexOf(words, name === 'tidewrack.json' ? from : 0)
-      expect([words, at]).toEqual([words, expect.any(Number)])
-      expect(at).toBeGreaterThanOrEqual(0)
-      from = at + words.length
+    for (const screen of resolveInstances(made)) {
+      const file = files.find((f) => f.path === pages[screen.key]!.path)!
+      const shown = (file.content.kind === 'text' ? file.content.text : '')
+        // What a field shows stands in its attributes.
+        .replace(/<[^>]*? (?:placeholder|value)="([^"]*)"[^>]*>/g, '$1')
+        .replace(/<[^>]*>/g, '')
+        .replace(/&amp;/g, '&')
+        .replace(/\s+/g, '')
+      let from = 0
+      for (const words of wordsIn(screen)) {
+        // Loose layers may be painted in any order; they are read from their places.
+        const at = shown.indexOf(words, name === 'tidewrack.json' ? from : 0)
+        expect([words, at]).toEqual([words, expect.any(Number)])
+        expect(at).toBeGreaterThanOrEqual(0)
+        from = at + words.length
+      }
     }
   })
 })

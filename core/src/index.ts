@@ -77,3 +77,14 @@ export { writeTokens } from './tokens/write-tokens.js'
 export { listTokenFields } from './tokens/fields.js'
 export type { Token, TokenType } from './design/token.js'
 export { buildUi, type UiProject } from './ui/index.js'
+export type { UiNode } from './ui/nodes.js'
+export {
+  targetOf,
+  type Entrance,
+  type Hover,
+  type Interaction,
+  type Link,
+  type PanelKind,
+  type PanelSide,
+} from './design/interaction.js'
+export type { FormRuling } from './design/form.js'

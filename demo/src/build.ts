@@ -18,6 +18,7 @@ export const COLORS = {
   ink: { light: '#1f3038', dark: '#eef3ee' },
   quiet: { light: '#55656b', dark: '#a9b8b4' },
   kelp: { light: '#2c664b', dark: '#7cc4a0' },
+  deep: { light: '#1d4a36', dark: '#a4dcbf' },
   foam: { light: '#e0eee7', dark: '#24423a' },
   rust: { light: '#9c3f28', dark: '#e79a83' },
   shell: { light: '#f7e3da', dark: '#4a2a21' },

@@ -8,30 +8,38 @@ const asComponent = (draft: Draft, variant: Record<string, string>): Draft => ({
 
 const bound = (draft: Draft, bind: Record<string, string>): Draft => ({ ...draft, bind })
 
-const button = (tone: 'Primary' | 'Plain'): Draft =>
-  asComponent(
-    row(
-      `button-${tone.toLowerCase()}`,
-      {
-        padding: { top: 12, right: 24, bottom: 12, left: 24 },
-        align: 'centre',
-        distribute: 'centre',
-      },
-      tone === 'Primary' ? [fill('kelp'), round('control')] : [border('kelp'), round('control')],
-      [
-        bound(
-          text(
-            `button-${tone.toLowerCase()}-label`,
-            'Button',
-            'strong',
-            tone === 'Primary' ? 'paper' : 'kelp',
-          ),
-          { text: 'Label' },
-        ),
-      ],
-    ),
-    { Tone: tone },
+type ButtonState = 'Rest' | 'Hover' | 'Disabled'
+
+/** How a button looks: what it is filled or outlined with, and the colour of its words. */
+const BUTTONS = {
+  Primary: {
+    Rest: { look: fill('kelp'), words: 'paper' },
+    Hover: { look: fill('deep'), words: 'paper' },
+    Disabled: { look: fill('line'), words: 'quiet' },
+  },
+  Plain: {
+    Rest: { look: border('kelp'), words: 'kelp' },
+    Hover: { look: border('deep'), words: 'deep' },
+    Disabled: { look: border('line'), words: 'quiet' },
+  },
+} as const
+
+const button = (tone: keyof typeof BUTTONS, state: ButtonState): Draft => {
+  const key = state === 'Rest' ? `button-${tone}` : `button-${tone}-${state}`
+  const { look, words: color } = BUTTONS[tone][state]
+  const layout = {
+    padding: { top: 12, right: 24, bottom: 12, left: 24 },
+    align: 'centre',
+    distribute: 'centre',
+  }
+  const label = bound(text(`${key.toLowerCase()}-label`, 'Button', 'strong', color), {
+    text: 'Label',
+  })
+  return asComponent(
+    row(key.toLowerCase(), layout, [look, round('control')], [{ ...label, name: 'Label' }]),
+    { Tone: tone, State: state },
   )
+}
 
 const figure = (): Draft =>
   asComponent(
@@ -127,9 +135,12 @@ export const COMPONENTS = [
     name: 'Button',
     properties: [
       { kind: 'variant', name: 'Tone', values: ['Primary', 'Plain'], default: 'Primary' },
+      { kind: 'variant', name: 'State', values: ['Rest', 'Hover', 'Disabled'], default: 'Rest' },
       ...words('Label'),
     ],
-    variants: [button('Primary'), button('Plain')],
+    variants: (['Primary', 'Plain'] as const).flatMap((tone) =>
+      (['Rest', 'Hover', 'Disabled'] as const).map((state) => button(tone, state)),
+    ),
   },
   {
     key: 'Field',

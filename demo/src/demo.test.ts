@@ -14,6 +14,7 @@ test('Tidewrack is a checked design with screens at several widths, tokens in tw
     'Today on the shore, phone',
     'Log a sighting',
     'Log a sighting, phone',
+    'What these times mean',
   ])
   expect(design!.modes).toEqual(['light', 'dark'])
   expect(design!.components.map((c) => c.name)).toEqual(['Button', 'Field', 'Figure', 'Sighting'])

@@ -93,6 +93,9 @@ const tideCard = (): Draft =>
           text('tide-next', 'High 20:27', 'small', 'quiet'),
         ],
       ),
+      text('tide-what', 'What these times mean', 'small', 'kelp', {
+        link: { kind: 'open', screen: 'tides', as: 'dialog', side: 'end' },
+      }),
       instance(
         'tide-button',
         'Button',
@@ -199,6 +202,33 @@ const today = (): Draft =>
             ],
           ),
         ],
+      ),
+    ],
+  )
+
+/** Shown over the page. */
+const tides = (): Draft =>
+  column(
+    'tides',
+    { gap: 'm', padding: 'l' },
+    [fill('paper'), round('card'), size(440)],
+    [
+      text('tides-title', 'What these times mean', 'section', 'ink'),
+      text(
+        'tides-words',
+        'High and low water at the slipway of Low Saltern. Gannet Spit is ten minutes earlier, Pilot’s Cove a quarter of an hour later. Be off the spit two hours before high water.',
+        'body',
+        'quiet',
+        size('stretch'),
+      ),
+      instance(
+        'tides-close',
+        'Button',
+        { Tone: 'Plain' },
+        { Label: 'Close' },
+        {
+          link: { kind: 'close' },
+        },
       ),
     ],
   )
@@ -459,7 +489,7 @@ const named = (draft: Draft, name: string): Draft => ({ ...draft, name })
 /** The Tidewrack design, without boxes. */
 export const buildTidewrack = () => ({
   format: 'unimorph-design',
-  version: 1,
+  version: 2,
   name: 'Tidewrack',
   modes: ['light', 'dark'],
   tokens,
@@ -481,5 +511,6 @@ export const buildTidewrack = () => ({
     named(todayPhone(), 'Today on the shore, phone'),
     named(log(), 'Log a sighting'),
     named(logPhone(), 'Log a sighting, phone'),
+    named(tides(), 'What these times mean'),
   ],
 })

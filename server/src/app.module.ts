@@ -3,6 +3,7 @@ import { join, resolve } from 'node:path'
 import { Module, type DynamicModule } from '@nestjs/common'
 import { ServeStaticModule } from '@nestjs/serve-static'
 import { TypeOrmModule } from '@nestjs/typeorm'
+import { AnswersModule } from './answers/answers.module'
 import { createDatabaseOptions } from './database/database'
 import { FontsModule } from './fonts/fonts.module'
 import { PreviewsController } from './previews/previews.controller'
@@ -21,6 +22,7 @@ export class AppModule {
       module: AppModule,
       imports: [
         TypeOrmModule.forRoot(createDatabaseOptions(database)),
+        AnswersModule,
         FontsModule,
         ProjectsModule,
         ...site,

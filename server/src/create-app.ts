@@ -6,6 +6,7 @@ import helmet from 'helmet'
 import { AppModule } from './app.module'
 import { bodyErrors } from './http/body-errors'
 import { ErrorsFilter } from './http/errors.filter'
+import { loopbackCors } from './http/loopback-cors'
 import { localOnly } from './http/local-only'
 
 const BODY_LIMIT = '80mb'
@@ -44,6 +45,7 @@ export const createApp = async (
   })
   app.use(localOnly(host))
   app.use(security)
+  app.use(loopbackCors)
   app.useBodyParser('json', { limit: BODY_LIMIT })
   app.use(bodyErrors)
   app.useGlobalPipes(

@@ -366,6 +366,12 @@ export const rootsOf = ({ root, panels = [] }: UiPage): readonly UiNode[] => [
   ...panels.map((panel) => panel.root),
 ]
 
+/** The keys of the screens that are seen on a page: those it was made of, and those shown over it. */
+export const screensOf = ({ artboards, panels = [] }: UiPage): readonly string[] => [
+  ...artboards,
+  ...panels.map((panel) => panel.layer),
+]
+
 /** A file the pages show: a picture from the design, or a drawing made from vector layers. */
 export type UiAsset = {
   readonly id: string

@@ -1,4 +1,5 @@
 import type { DataSourceOptions } from 'typeorm'
+import { AnswerEntity } from '../answers/entities/answer.entity'
 import { AssetEntity } from '../projects/entities/asset.entity'
 import { EditEntity } from '../projects/entities/edit.entity'
 import { EditionEntity } from '../projects/entities/edition.entity'
@@ -6,6 +7,7 @@ import { ProjectEntity } from '../projects/entities/project.entity'
 import { FontEntity } from '../fonts/entities/font.entity'
 import { Initial1763856000000 } from './migrations/0001-initial'
 import { Fonts1763942400000 } from './migrations/0002-fonts'
+import { Answers1764028800000 } from './migrations/0003-answers'
 
 type Pragmas = { pragma(text: string): unknown }
 
@@ -13,8 +15,8 @@ type Pragmas = { pragma(text: string): unknown }
 export const createDatabaseOptions = (file: string): DataSourceOptions => ({
   type: 'better-sqlite3',
   database: file,
-  entities: [AssetEntity, EditEntity, EditionEntity, FontEntity, ProjectEntity],
-  migrations: [Initial1763856000000, Fonts1763942400000],
+  entities: [AnswerEntity, AssetEntity, EditEntity, EditionEntity, FontEntity, ProjectEntity],
+  migrations: [Initial1763856000000, Fonts1763942400000, Answers1764028800000],
   migrationsRun: true,
   synchronize: false,
   enableWAL: true,

@@ -10,3 +10,7 @@ export const badInput = (notes: readonly Note[]): BadRequestException =>
 
 export const notFound = (what: string): NotFoundException =>
   new NotFoundException({ message: `There is no such ${what}. It may have been removed.` })
+
+/** A request that cannot be done as it is, with a sentence that says why. */
+export const badRequest = (message: string): BadRequestException =>
+  new BadRequestException({ message })

@@ -11,7 +11,7 @@ import {
   type Font,
   type Layer,
 } from '@unimorph/core'
-import type { Drawn, LayerRow } from './protocol'
+import type { Behaviour, Drawn, LayerRow } from './protocol'
 
 /** A design with its edits applied, and its screens with their instances resolved. */
 export type Edited = { readonly design: Design; readonly screens: readonly Layer[] }
@@ -29,6 +29,7 @@ export const drawScreens = (
   const own = new Set<string>()
   walkScreens(design, (layer) => own.add(layer.key))
   const layers: LayerRow[] = []
+  const behaviour: Record<string, Behaviour> = {}
   resolved.forEach((screen) => {
     const boxes = measureBoxes(screen)
     walkLayers(screen, (layer, _parent, depth) => {
@@ -44,6 +45,14 @@ export const drawScreens = (
         editable: own.has(layer.key),
         ...(layer.type === 'text' ? { text: layer.runs.map((r) => r.text).join('') } : {}),
       })
+      const { link, hover, entrance } = layer
+      if (link ?? hover ?? entrance) {
+        behaviour[layer.key] = {
+          ...(link ? { press: link } : {}),
+          ...(hover ? { hover } : {}),
+          ...(entrance ? { entrance } : {}),
+        }
+      }
     })
   })
   const screens = resolved.map((screen, i) => ({
@@ -53,5 +62,5 @@ export const drawScreens = (
     height: screen.box.height,
     svg: drawLayer(screen, { assets: design.assets, fonts, idPrefix: `s${i}-` }),
   }))
-  return { screens, layers }
+  return { screens, layers, behaviour, forms: design.forms ?? {} }
 }

@@ -31,6 +31,7 @@ import { zipFiles } from '../shared/lib/zip'
 import { applyAndResolve, drawScreens, type Edited } from './draw-screens'
 import { exportDesign } from './export-design'
 import { inspectLayer } from './inspect-layer'
+import { listFlow, listForms } from './list-flow'
 import { listRoles } from './roles'
 import { listTexts } from './list-texts'
 import { listTokens } from './list-tokens'
@@ -79,13 +80,15 @@ const compile = ({ styles }: Emitted): Promise<string> =>
 
 const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
   const started = performance.now()
-  const { edits, target, select } = request
-  const project = prepare(need(current), edits, select, fonts)
+  const { edits, target, select, derivesStates } = request
+  const project = prepare(need(current), edits, select, fonts, { derivesStates })
   if (!project.ok) {
     return {
       target,
       files: [],
       pages: {},
+      forms: [],
+      flow: [],
       notes: project.notes,
       preview: { files: [], css: '' },
       elapsedMs: 0,
@@ -102,6 +105,8 @@ const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
     target,
     files: [...delivered.files, ...sheet],
     pages: delivered.pages,
+    forms: listForms(project.value),
+    flow: listFlow(project.value),
     notes: project.notes,
     preview: { files: marked.files, css },
     elapsedMs: performance.now() - started,

@@ -5,10 +5,14 @@ import type {
   Edit,
   EmittedFile,
   Emitted,
+  Entrance,
   Font,
   FontNeed,
+  FormRuling,
+  Hover,
   InputFile,
   LayerType,
+  Link,
   Note,
   Summary,
   TargetId,
@@ -44,9 +48,42 @@ export type ScreenDrawing = {
   readonly svg: string
 }
 
+/** What a layer does: when it is pressed, under the pointer, and when it comes in. */
+export type Behaviour = {
+  readonly press?: Link
+  readonly hover?: Hover
+  readonly entrance?: Entrance
+}
+
 export type Drawn = {
   readonly screens: readonly ScreenDrawing[]
   readonly layers: readonly LayerRow[]
+  /** Of the layers that do something, by their keys. */
+  readonly behaviour: Readonly<Record<string, Behaviour>>
+  /** What a person has said about forms, by the key of the layer. */
+  readonly forms: Readonly<Record<string, FormRuling>>
+}
+
+/** A form of the delivered pages. */
+export type FormRow = {
+  readonly layer: string
+  readonly id: string
+  readonly name: string
+  readonly fields: readonly { readonly label: string; readonly isRequired: boolean }[]
+}
+
+/** A page of the delivered project, with where it leads. */
+export type FlowRow = {
+  readonly key: string
+  readonly name: string
+  /** It is shown over other pages. */
+  readonly isPanel: boolean
+  readonly to: readonly {
+    readonly key: string
+    readonly kind: 'leads' | 'opens'
+    /** The layers that are pressed for it. */
+    readonly layers: readonly string[]
+  }[]
 }
 
 export type Converted = {
@@ -54,6 +91,8 @@ export type Converted = {
   readonly target: TargetId
   readonly files: readonly EmittedFile[]
   readonly pages: Emitted['pages']
+  readonly forms: readonly FormRow[]
+  readonly flow: readonly FlowRow[]
   readonly notes: readonly Note[]
   /** The same code with the layers' keys on its elements, and its compiled style sheet. */
   readonly preview: { readonly files: readonly EmittedFile[]; readonly css: string }
@@ -64,6 +103,7 @@ export type ConvertRequest = {
   readonly edits: readonly Edit[]
   readonly target: TargetId
   readonly select: readonly string[]
+  readonly derivesStates: boolean
 }
 
 /** What was read of some files, before it is accepted. The design itself stays in the worker. */

@@ -1,5 +1,5 @@
 import type { UiProject } from '../../ui/index.js'
-import { rootsOf, type UiForm, type UiLink, type UiPage } from '../../ui/nodes.js'
+import { rootsOf, screensOf, type UiForm, type UiLink, type UiPage } from '../../ui/nodes.js'
 import { buildAssetFiles } from '../shared/asset-files.js'
 import { buildMarkup, CURRENT_PAGE, findTabPanels, type Dialect } from '../shared/build-markup.js'
 import { concat, hardline } from '../shared/document.js'
@@ -209,9 +209,9 @@ export const html: Target = {
       ],
       styles: { source, classes: [...styling.classes], compiledPath: 'styles.css' },
       pages: Object.fromEntries(
-        project.pages.flatMap(({ key, artboards }) => {
-          const path = paths.get(key)!
-          return artboards.map((artboard) => [artboard, { path, route: path }])
+        project.pages.flatMap((page) => {
+          const path = paths.get(page.key)!
+          return screensOf(page).map((screen) => [screen, { path, route: path }])
         }),
       ),
     }

@@ -1,4 +1,4 @@
-import type { UiForm } from '../../ui/nodes.js'
+import { screensOf, type UiForm } from '../../ui/nodes.js'
 import { buildFontFiles, fontRules } from '../shared/font-files.js'
 import { jsonFile, textFile } from '../shared/emitted-file.js'
 import { toKebab } from '../../text/names.js'
@@ -88,7 +88,7 @@ export const react: Target = {
       styles: { source, classes: [...styling.classes] },
       pages: Object.fromEntries(
         screens.flatMap(({ page, name, route }) =>
-          page.artboards.map((key) => [key, { path: `src/screens/${name}.tsx`, route }]),
+          screensOf(page).map((key) => [key, { path: `src/screens/${name}.tsx`, route }]),
         ),
       ),
     }

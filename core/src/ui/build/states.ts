@@ -98,7 +98,9 @@ export const withStates = (
   const rest = buildStyle(context, layout, around)
   const states = context.statesOf(owner).flatMap(({ state, layers }): UiState[] => {
     const other = layers.get(layer.key)
-    if (!other) return []
+    // A link cannot be in a state in which it leads nowhere.
+    const isLink = context.roles.get(owner)?.role === 'link'
+    if (!other || (state === 'disabled' && isLink)) return []
     noteLost(context, layer, other, state)
     const painted = buildStyle(context, { ...layout, layer: repainted(layer, other) }, around)
     const style = restyled(node.style, rest, painted)

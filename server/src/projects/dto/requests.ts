@@ -1,6 +1,7 @@
 import { ApiProperty } from '@nestjs/swagger'
 import {
   IsArray,
+  IsBoolean,
   IsIn,
   IsNotEmpty,
   IsObject,
@@ -55,4 +56,10 @@ export class SettingsDto {
   @ApiProperty({ enum: ['tailwind'] })
   @IsIn(['tailwind'])
   styling: string
+
+  /** What is pressed answers the pointer also where no state of it is drawn. */
+  @ApiProperty({ required: false })
+  @IsOptional()
+  @IsBoolean()
+  derivesStates?: boolean
 }

@@ -11,6 +11,13 @@ export type Project = {
 export type Settings = {
   readonly target: TargetId
   readonly styling: 'tailwind'
+  /** What is pressed answers the pointer also where no state of it is drawn; so when absent. */
+  readonly derivesStates?: boolean
+}
+export type Answer = {
+  readonly id: number
+  readonly at: number
+  readonly values: Readonly<Record<string, string>>
 }
 export type FontSummary = {
   readonly id: string
@@ -65,6 +72,9 @@ export type EditionGrade = { readonly edition: number; readonly points: number }
 export type PreviewFile = { path: string; encoding: 'text' | 'base64'; content: string }
 export type Bundle = { readonly script: string } | { readonly errors: readonly string[] }
 
+/** Where the answers of a form are kept for trying out. */
+export const answersPath = (id: string, form: string): string => `/projects/${id}/answers/${form}`
+
 export const api = {
   listProjects: () => request<Project[]>('GET', '/projects'),
   getProject: (id: string) => request<ProjectDetail>('GET', `/projects/${id}`),
@@ -88,6 +98,10 @@ export const api = {
     request<void>('DELETE', `/projects/${id}/edits/${editId}`),
   changeSettings: (id: string, settings: Settings) =>
     request<Settings>('PUT', `/projects/${id}/settings`, settings),
+  addAnswer: (id: string, form: string, values: Readonly<Record<string, string>>) =>
+    request<Answer>('POST', answersPath(id, form), values),
+  listAnswers: (id: string, form: string) => request<Answer[]>('GET', answersPath(id, form)),
+  clearAnswers: (id: string, form: string) => request<void>('DELETE', answersPath(id, form)),
   bundle: (files: readonly PreviewFile[]) => request<Bundle>('POST', '/previews', { files }),
 }
 

@@ -71,6 +71,9 @@ const meantSlots = (node: UiNode, slots: readonly Slot[]): Slot[] => {
     slot.slot === 'display' && isBare && (isButton || isPart) ? { ...slot, token: 'block' } : slot,
   )
   if (node.isInert) own.push({ slot: 'pointer', token: 'pointer-events-none' })
+  if (node.type === 'text' && node.isButton && !node.link) {
+    own.push({ slot: 'cursor', token: 'cursor-pointer' })
+  }
   if (node.type !== 'box') return own
   if (isButton) own.push({ slot: 'cursor', token: 'cursor-pointer' })
   if (isButton && beginsWords(node)) own.push({ slot: 'words', token: 'text-start' })

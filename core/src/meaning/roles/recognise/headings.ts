@@ -32,6 +32,24 @@ const standsOver = (view: View): boolean => {
   return false
 }
 
+/** Larger words stand right below it: it says what a figure counts. */
+const namesFigure = (view: View, size: number): boolean => {
+  const next = view.parent?.children.find(
+    (other) =>
+      other !== view && other.y >= view.y + view.height - 2 && other.y <= view.y + view.height + 16,
+  )
+  const { layer } = next?.node ?? {}
+  return layer?.type === 'text' && layer.style.size >= size * 1.4
+}
+
+/** It is all there is in a small box with a fill: a badge. */
+const isBadge = ({ parent }: View): boolean =>
+  parent !== undefined &&
+  parent.children.length === 1 &&
+  parent.height <= 36 &&
+  'fills' in parent.node.layer &&
+  parent.node.layer.fills.length > 0
+
 const candidates = (page: RolePage, size: number, title: string | undefined): Heading[] => {
   const found: Heading[] = []
   walkViews(page.root, (view) => {
@@ -48,6 +66,8 @@ const candidates = (page: RolePage, size: number, title: string | undefined): He
       .for(0.2, 'it is much larger than the text', layer.style.size >= size * 1.5)
       .for(0.35, 'it is bold', weight >= BOLD && layer.style.size >= size * 0.95)
       .for(0.25, 'something stands below it', standsOver(view))
+      .for(-0.4, '', namesFigure(view, layer.style.size))
+      .for(-0.6, '', isBadge(view))
       .for(-0.25, '', said.length > 70)
       .for(-0.15, '', /[.,;]$/u.test(said) && said.length > 30)
     if (role === 'heading' || own.confidence >= 0.6) {

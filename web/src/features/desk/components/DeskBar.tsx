@@ -25,7 +25,7 @@ type ScopeKind = Scope['kind']
 /** The bar above the lanes: the project, what is converted into what, and taking it away. */
 export const DeskBar = () => {
   const { project, settings, scope, selection, screen, edits, undone, converted } = useDesk()
-  const { setTarget, setScope, undo, redo, rename, pack } = useDesk()
+  const { changeSettings, setScope, undo, redo, rename, pack } = useDesk()
   const [isRenaming, setIsRenaming] = useState(false)
   if (!project) return null
 
@@ -86,7 +86,12 @@ export const DeskBar = () => {
       <NotesPanel />
       <ExportMenu />
       <Choice label="Convert" value={scope.kind} options={scopeOptions} onChange={changeScope} />
-      <Choice label="to" value={settings.target} options={TARGET_OPTIONS} onChange={setTarget} />
+      <Choice
+        label="to"
+        value={settings.target}
+        options={TARGET_OPTIONS}
+        onChange={(target) => changeSettings({ target })}
+      />
       <ThemeButton />
       <Button tone="main" disabled={!converted || converted.files.length === 0} onClick={deliver}>
         Download ZIP

@@ -5,7 +5,9 @@ import { Button } from '../../../shared/ui/Button'
 import { useDesk } from '../model/desk-store'
 import { byDoubt, isDoubtful, ROLE_NAMES, useRoles } from '../model/roles-store'
 import { useFollowDrawing } from '../model/use-follow-drawing'
+import { toCodeKeys, toShownKey, useWidths } from '../model/widths-store'
 import { RoleCard } from './RoleCard'
+import { ScreenMap } from './ScreenMap'
 import { Section } from './Section'
 
 const nameOfRole = ({ role, level }: NamedRole): string =>
@@ -44,19 +46,25 @@ export const MeaningTab = () => {
   const selection = useDesk((s) => s.selection)
   const select = useDesk((s) => s.select)
   const [chosen, setChosen] = useState<string>()
+  const [isMapOpen, setIsMapOpen] = useState(false)
+  const derivesStates = useDesk((s) => s.settings.derivesStates ?? true)
+  const changeSettings = useDesk((s) => s.changeSettings)
+  const report = useWidths((s) => s.report)
+  const screen = useDesk((s) => s.screen)
   useFollowDrawing(
     useRoles.getState(),
     useDesk((s) => s.drawn),
-    useDesk((s) => s.screen),
+    screen,
   )
 
-  const last = selection.at(-1)
+  // What is said of a layer is said of it at every width.
+  const last = toCodeKeys(report, selection).at(-1)
   // Several boxes may stand for one layer; the one that was pressed in the list stays the one that is meant.
   const isMeant = chosen !== undefined && last !== undefined && layerOfNode(chosen) === last
   const key = isMeant ? chosen : last
   const choose = (layer: string): void => {
     setChosen(layer)
-    select([layerOfNode(layer)])
+    select([toShownKey(report, screen, layerOfNode(layer))])
   }
   if (!roles) return <p className="p-3 text-xs text-soft">Reading what the layers are …</p>
   const doubtful = byDoubt(roles).filter(isDoubtful)
@@ -76,6 +84,21 @@ export const MeaningTab = () => {
   )
   return (
     <div className="flex min-h-0 flex-1 flex-col">
+      <div className="flex shrink-0 items-center gap-3 border-b border-rule px-3 py-1.5 text-xs">
+        <Button className="h-6! text-xs" onClick={() => setIsMapOpen(true)}>
+          Map of the screens
+        </Button>
+        <label className="flex items-center gap-1.5" title="What is pressed answers the pointer">
+          <input
+            type="checkbox"
+            checked={derivesStates}
+            onChange={(event) => changeSettings({ derivesStates: event.target.checked })}
+            className="accent-settled"
+          />
+          States not drawn
+        </label>
+        {isMapOpen && <ScreenMap onClose={() => setIsMapOpen(false)} />}
+      </div>
       <div className="min-h-0 flex-1 overflow-auto">
         <Section title="To be looked at" count={doubtful.length} hint="Readings that are not sure">
           {doubtful.length === 0 ? (

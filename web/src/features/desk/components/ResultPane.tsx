@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react'
 import { useDesk } from '../model/desk-store'
+import { useForms } from '../model/forms-store'
 import { toCodeKeys, toShownKey, useWidths } from '../model/widths-store'
 
 type Props = {
@@ -17,6 +18,7 @@ type Message =
   | { kind: 'select'; layer: string }
   | { kind: 'follow'; href: string }
   | { kind: 'route'; route: string }
+  | { kind: 'answers'; form: string; values: Readonly<Record<string, string>> }
 
 const TALLEST_PX = 30_000
 
@@ -72,6 +74,9 @@ export const ResultPane = ({ html, width, height, scale, picks }: Props) => {
           break
         case 'route':
           showPage((page) => page.route === data.route)
+          break
+        case 'answers':
+          void useForms.getState().add(String(data.form), data.values)
       }
     }
     window.addEventListener('message', receive)

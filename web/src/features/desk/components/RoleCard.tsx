@@ -11,7 +11,19 @@ import type { NamedRole } from '../../../engine/roles'
 import { Button } from '../../../shared/ui/Button'
 import { Choice } from '../../../shared/ui/Choice'
 import { useDesk } from '../model/desk-store'
+import { FormCard } from './FormCard'
+import { MotionCard } from './MotionCard'
+import { PressCard } from './PressCard'
 import { INPUT_NAMES, isDoubtful, ROLE_NAMES } from '../model/roles-store'
+
+/** What a person at the page fills in. */
+const CONTROLS: ReadonlySet<Role> = new Set<Role>([
+  'textbox',
+  'textarea',
+  'combobox',
+  'checkbox',
+  'radio',
+])
 
 const LEVELS = ['1', '2', '3', '4', '5', '6'] as const
 
@@ -74,6 +86,8 @@ export const RoleCard = ({ layer, role }: Props) => {
   const edit = useDesk((s) => s.edit)
   const details = useDesk((s) => s.details)
   const [all, setAll] = useState(false)
+  const behaviour = useDesk((s) => (layer === undefined ? undefined : s.drawn?.behaviour[layer]))
+  const form = useDesk((s) => s.converted?.forms.find((one) => one.layer === layer))
   if (layer === undefined) {
     return (
       <p className="border-t border-rule p-3 text-xs text-soft">
@@ -83,20 +97,24 @@ export const RoleCard = ({ layer, role }: Props) => {
   }
   const alike = role?.alike ?? [layer]
   const layers = all ? [...alike] : [layer]
-  const say = (next: Role, more: { level?: number; input?: NamedRole['input'] } = {}): void => {
-    const { level, input } = more
+  const say = (
+    next: Role,
+    more: { level?: number; input?: NamedRole['input']; required?: boolean } = {},
+  ): void => {
+    const { level, input, required } = more
     void edit({
       kind: 'set-role',
       layers,
       role: next,
       ...(level ? { level } : {}),
       ...(input ? { input } : {}),
+      ...(required === undefined ? {} : { required }),
     })
   }
   return (
     <section
       aria-label="Role of the chosen layer"
-      className="max-h-[48%] shrink-0 overflow-auto border-t border-ink p-3 text-xs"
+      className="max-h-[60%] shrink-0 overflow-auto border-t border-ink p-3 text-xs"
     >
       <h3 className="mb-1.5 truncate text-sm font-semibold">
         {role?.name ?? details?.name ?? layer}
@@ -162,6 +180,20 @@ export const RoleCard = ({ layer, role }: Props) => {
           </Button>
         )}
       </div>
+      {CONTROLS.has(role?.role ?? 'none') && (
+        <label className="mb-2 flex items-center gap-1.5">
+          <input
+            type="checkbox"
+            checked={role?.isRequired ?? false}
+            onChange={(event) => say(role!.role, { ...role!, required: event.target.checked })}
+            className="accent-settled"
+          />
+          Must be filled in
+        </label>
+      )}
+      {form && <FormCard form={form} />}
+      <PressCard layer={layer} {...(behaviour?.press ? { press: behaviour.press } : {})} />
+      <MotionCard layer={layer} hover={behaviour?.hover} entrance={behaviour?.entrance} />
     </section>
   )
 }

@@ -150,6 +150,8 @@ describe('previews', () => {
     target: 'html' as const,
     files,
     pages: { home: { path: 'index.html', route: '/' } },
+    forms: [],
+    flow: [],
     notes: [],
     preview: { files, css: '.a{} </style><script>' },
     elapsedMs: 0,

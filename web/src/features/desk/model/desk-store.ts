@@ -1,5 +1,5 @@
 import { create } from 'zustand'
-import type { Edit, TargetId } from '@unimorph/core'
+import type { Edit } from '@unimorph/core'
 import { Cancelled, createEngine } from '../../../engine/engine'
 import type { LayerDetails } from '../../../engine/inspect-layer'
 import type {
@@ -61,7 +61,7 @@ type DeskActions = {
   light(key: string | undefined): void
   showScreen(key: string): void
   setScope(scope: Scope): void
-  setTarget(target: TargetId): void
+  changeSettings(changes: Partial<Settings>): void
   edit(edit: Edit): Promise<void>
   undo(): Promise<void>
   redo(): Promise<void>
@@ -139,7 +139,8 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
     set({ isBusy: true })
     try {
       const { settings, scope } = get()
-      const request = { edits: values(), target: settings.target, select: selectedBy(scope) }
+      const { target, derivesStates = true } = settings
+      const request = { edits: values(), target, select: selectedBy(scope), derivesStates }
       const converted = await engine.call('convert', request)
       // A later change is already on its way; its result is the one to show.
       if (turn === converting) set({ converted })
@@ -206,8 +207,8 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
       set({ scope })
       void convert()
     },
-    setTarget(target) {
-      const settings = { ...get().settings, target }
+    changeSettings(changes) {
+      const settings = { ...get().settings, ...changes }
       set({ settings })
       void convert()
       const id = get().project?.id

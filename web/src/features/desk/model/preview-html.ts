@@ -57,6 +57,15 @@ export const buildHtmlPreview = (converted: Converted, page: string): string | u
     '<link rel="stylesheet" href="styles.css" />',
     () => `<style>${inStyle(withFiles(converted))}</style>`,
   )
+  for (const { path: source, content } of preview.files) {
+    if (content.kind !== 'text' || !/^[\w-]+\.js$/.test(source)) continue
+    // At the end of the page it finds what `defer` would have waited for.
+    const tag = `<script defer src="${source}"></script>`
+    if (!html.includes(tag)) continue
+    html = html
+      .replace(tag, '')
+      .replace('</body>', () => `<script>${inScript(content.text)}</script></body>`)
+  }
   for (const asset of preview.files.filter((f) => f.path.startsWith('assets/'))) {
     html = html.replaceAll(`src="${asset.path}"`, () => `src="${dataAddress(asset)}"`)
   }

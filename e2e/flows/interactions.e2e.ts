@@ -1,0 +1,191 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test, type Page } from '@playwright/test'
+import { cpSync, mkdtempSync, readFileSync } from 'node:fs'
+import { createServer, type Server } from 'node:http'
+import { spawnSync } from 'node:child_process'
+import { tmpdir } from 'node:os'
+import { extname, join, resolve } from 'node:path'
+
+const ROOT = resolve(__dirname, '../..')
+const FIXTURES = join(ROOT, 'core/fixtures/emit/interactions')
+const TYPES: Readonly<Record<string, string>> = {
+  '.css': 'text/css',
+  '.html': 'text/html',
+  '.js': 'text/javascript',
+  '.svg': 'image/svg+xml',
+}
+
+const unimorph = (...args: string[]): void => {
+  const bin = join(ROOT, 'cli/bin/unimorph.mjs')
+  const { status, stderr } = spawnSync(process.execPath, [bin, ...args], { encoding: 'utf8' })
+  if (status !== 0) throw new Error(stderr)
+}
+
+/** Converts a fixture and serves the built site; what is posted to it is kept. */
+const serve = async (name: string, target: string) => {
+  const folder = mkdtempSync(join(tmpdir(), 'unimorph-interactions-'))
+  cpSync(join(FIXTURES, name, 'input.json'), join(folder, 'input.json'))
+  const project = join(folder, 'project')
+  const site = join(folder, 'site')
+  unimorph('convert', join(folder, 'input.json'), '--target', target, '--out', project)
+  unimorph('build', project, '--site', site)
+  const server: Server = createServer((request, response) => {
+    const path = (request.url ?? '/').split('?')[0]!
+    const file = join(site, path === '/' ? 'index.html' : path)
+    try {
+      response.setHeader('content-type', TYPES[extname(file)] ?? 'application/octet-stream')
+      response.end(readFileSync(file))
+    } catch {
+      response.statusCode = 404
+      response.end()
+    }
+  })
+  await new Promise<void>((done) => server.listen(0, '127.0.0.1', done))
+  const { port } = server.address() as { port: number }
+  return { address: `http://127.0.0.1:${port}`, close: () => server.close() }
+}
+
+const checkAccess = async (page: Page): Promise<void> => {
+  const { violations } = await new AxeBuilder({ page }).analyze()
+  expect(violations.map((v) => `${v.id}: ${v.nodes[0]?.html}`)).toEqual([])
+}
+
+const WIDTHS = [1280, 768, 390] as const
+
+for (const target of ['html', 'react']) {
+  test.describe(`delivered ${target}`, () => {
+    let site: Awaited<ReturnType<typeof serve>>
+    test.afterEach(() => site.close())
+
+    test('dialogs, drawers and overlays open and close, by mouse and by keyboard, at three widths', async ({
+      page,
+    }) => {
+      site = await serve('what-is-pressed-opens-shows-and-leads', target)
+      for (const width of WIDTHS) {
+        await page.setViewportSize({ width, height: 800 })
+        await page.goto(site.address)
+        for (const [button, panel] of [
+          ['Rules', 'House rules'],
+          ['Filter', 'Filter'],
+        ] as const) {
+          const dialog = page.getByRole('dialog', { name: panel })
+          await page.getByRole('button', { name: button }).click()
+          await expect(dialog).toBeVisible()
+          const box = (await dialog.boundingBox())!
+          expect(box.x + box.width).toBeLessThanOrEqual(width)
+          await dialog.getByRole('button', { name: 'Done' }).click()
+          await expect(dialog).toBeHidden()
+          await page.getByRole('button', { name: button }).focus()
+          await page.keyboard.press('Enter')
+          await expect(dialog).toBeVisible()
+          await page.keyboard.press('Escape')
+          await expect(dialog).toBeHidden()
+          await expect(page.getByRole('button', { name: button })).toBeFocused()
+        }
+        const overlay = page.getByRole('group', { name: 'Help' })
+        await page.getByRole('button', { name: 'Help' }).click()
+        await expect(overlay).toBeVisible()
+        await overlay.getByRole('button', { name: 'Done' }).click()
+        await expect(overlay).toBeHidden()
+        expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(width)
+      }
+      await checkAccess(page)
+      await page.getByRole('button', { name: 'Rules' }).click()
+      await checkAccess(page)
+    })
+
+    test('parts are shown and hidden, tabs are changed with the arrow keys, links lead to a part', async ({
+      page,
+    }) => {
+      site = await serve('what-is-pressed-opens-shows-and-leads', target)
+      await page.goto(site.address)
+      const more = page.getByRole('button', { name: 'More' })
+      const details = page.getByText('Times are for the slipway.')
+      await expect(details).toBeHidden()
+      await expect(more).toHaveAttribute('aria-expanded', 'false')
+      await more.press('Space')
+      await expect(details).toBeVisible()
+      await expect(more).toHaveAttribute('aria-expanded', 'true')
+      await more.click()
+      await expect(details).toBeHidden()
+
+      await expect(page.getByRole('tabpanel', { name: 'Day' })).toBeVisible()
+      await page.getByRole('tab', { name: 'Day' }).focus()
+      await page.keyboard.press('ArrowRight')
+      await expect(page.getByRole('tab', { name: 'Week' })).toBeFocused()
+      await expect(page.getByRole('tab', { name: 'Week' })).toHaveAttribute('aria-selected', 'true')
+      await expect(page.getByRole('tabpanel', { name: 'Week' })).toBeVisible()
+      await expect(page.getByText('High water 08:04')).toBeHidden()
+      await page.getByRole('tab', { name: 'Day' }).click()
+      await expect(page.getByText('High water 08:04')).toBeVisible()
+
+      await page.setViewportSize({ width: 640, height: 300 })
+      await page.getByRole('link', { name: 'To the map' }).click()
+      await expect(page.getByRole('heading', { name: 'Map of the shore' })).toBeInViewport()
+    })
+
+    test('what comes in does so once, and not for who wants less motion', async ({ page }) => {
+      site = await serve('what-is-pressed-opens-shows-and-leads', target)
+      await page.setViewportSize({ width: 640, height: 200 })
+      await page.goto(site.address)
+      const card = page.locator('[data-enter]')
+      await expect(card).toHaveAttribute('data-enter', 'waiting')
+      await expect(card).toHaveCSS('opacity', '0')
+      await card.scrollIntoViewIfNeeded()
+      await expect(card).toHaveCSS('opacity', '1')
+      await card.hover()
+      await expect.poll(() => card.evaluate((e) => getComputedStyle(e).translate)).toBe('0px -4px')
+      await page.emulateMedia({ reducedMotion: 'reduce' })
+      await page.goto(site.address)
+      await expect(card).toHaveCSS('opacity', '1')
+    })
+
+    test('a form tells what is missing, accepts what is right and thanks', async ({ page }) => {
+      site = await serve('a-form-tells-what-is-missing-and-calls-a-function', target)
+      const said: string[] = []
+      page.on('console', (message) => said.push(message.text()))
+      await page.goto(site.address)
+      await page.getByRole('button', { name: 'Sign up' }).click()
+      await expect(page.getByRole('alert')).toContainText('Your name: please fill this in.')
+      await expect(page.getByLabel('Your name *')).toBeFocused()
+      await expect(page.getByLabel('Your name *')).toHaveAttribute('aria-invalid', 'true')
+      await checkAccess(page)
+      await page.getByLabel('Your name *').fill('Marit')
+      await page.getByLabel('Email *').fill('no address')
+      await page.keyboard.press('Enter')
+      await expect(page.getByRole('alert')).toHaveText('Email: this does not look right.')
+      await page.getByLabel('Email *').fill('marit@tidewrack.example')
+      await page.keyboard.press('Enter')
+      await expect(page.getByRole('status')).toHaveText('Thank you. Your answers were sent.')
+      await expect(page.getByLabel('Your name *')).toHaveValue('')
+      expect(said.join(' ')).toContain('sign-up-for-a-stretch')
+    })
+
+    test('a form is sent to its address, tells when that fails, and leads on when it does not', async ({
+      page,
+    }) => {
+      site = await serve('a-form-is-sent-to-an-address-and-leads-on', target)
+      const sent: unknown[] = []
+      let status = 503
+      await page.route('https://tidewrack.example/answers', (route) => {
+        const headers = { 'access-control-allow-origin': '*', 'access-control-allow-headers': '*' }
+        if (route.request().method() !== 'POST') return route.fulfill({ status: 204, headers })
+        sent.push(route.request().postDataJSON())
+        return route.fulfill({ status, headers, body: '{}' })
+      })
+      await page.goto(site.address)
+      await page.getByLabel('Your name *').fill('Marit')
+      await page.getByLabel('Email *').fill('marit@tidewrack.example')
+      await page.keyboard.press('Enter')
+      await expect(page.getByRole('status')).toContainText('The harbour office does not answer.')
+      await expect(page.getByLabel('Your name *')).toHaveValue('Marit')
+      status = 201
+      await page.getByRole('button', { name: 'Sign up' }).click()
+      await expect(page.getByRole('heading', { name: 'See you at low water' })).toBeVisible()
+      expect(sent).toEqual([
+        { 'your-name': 'Marit', email: 'marit@tidewrack.example' },
+        { 'your-name': 'Marit', email: 'marit@tidewrack.example' },
+      ])
+    })
+  })
+}
