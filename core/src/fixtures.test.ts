@@ -128,7 +128,7 @@ describe.each(findCases(ROOT).map((folder) => [relative(ROOT, folder), folder] a
           if (content.kind !== 'text') continue
           for (const span of spans) {
             const code = content.text.slice(span.start, span.end)
-            expect(code.replace(/^[/>]+/, '')).toMatch(/^<\w/)
+            expect(code.replace(/^[/>]+/, '')).toMatch(/^(<\w|\{)/)
           }
         }
       }

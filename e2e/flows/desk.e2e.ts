@@ -70,13 +70,13 @@ for (const target of ['HTML', 'React']) {
       await desk.choose(/^to /, 'React')
       await expect(page.getByRole('button', { name: 'TodayOnTheShore.tsx' })).toBeVisible()
     }
-    await page.getByRole('button', { name: 'Use' }).click()
+    await page.getByRole('button', { name: 'Use', exact: true }).click()
     await desk.clickInResult(desk.result.getByRole('link', { name: 'Log a sighting' }).first())
     await expect(
       desk.result.getByRole('heading', { level: 1, name: 'Log a sighting' }),
     ).toBeVisible()
     await expect(desk.design).toHaveAccessibleName('Design of Log a sighting')
-    await page.getByRole('button', { name: 'Use' }).click()
+    await page.getByRole('button', { name: 'Use', exact: true }).click()
     await desk.choose(/^to /, 'HTML')
     await expect(page.getByRole('button', { name: 'index.html' })).toBeVisible()
   })

@@ -7,6 +7,8 @@ export const roleSchema = z.enum([
   'navigation',
   'main',
   'contentinfo',
+  'complementary',
+  'search',
   'form',
   'heading',
   'paragraph',
@@ -18,6 +20,10 @@ export const roleSchema = z.enum([
   'checkbox',
   'radio',
   'switch',
+  'slider',
+  'progressbar',
+  'group',
+  'radiogroup',
   'label',
   'list',
   'listitem',
@@ -27,6 +33,7 @@ export const roleSchema = z.enum([
   'columnheader',
   'cell',
   'image',
+  'figure',
   'separator',
 ])
 export type Role = z.infer<typeof roleSchema>

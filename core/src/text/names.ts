@@ -45,6 +45,16 @@ export const toPascal = (text: string, fallback: string): string => {
   return TAKEN.has(name) ? `${name}Screen` : name
 }
 
+/** `Recent sightings` → `recentSightings`: a valid identifier, but for the words a language keeps to itself. */
+export const toCamel = (text: string, fallback: string): string => {
+  const [first, ...rest] = words(text)
+  const joined = `${first?.toLowerCase() ?? ''}${rest.map((word) => word.charAt(0).toUpperCase() + word.slice(1)).join('')}`
+  return /^[a-z]/.test(joined) ? joined : `${fallback}${joined}`
+}
+
+/** Whether files around a component use a name for something else. */
+export const isTakenName = (name: string): boolean => TAKEN.has(name)
+
 /** As `toPascal`, of as many words as fit into `longest` characters. */
 export const toShortPascal = (text: string, fallback: string, longest: number): string => {
   const kept: string[] = []

@@ -10,6 +10,8 @@ export type ControlIds = {
   of(key: string): string
   /** Whether a text says more about a control. */
   isHelp(key: string): boolean
+  /** Whether a text names a group of controls. */
+  namesGroup(key: string): boolean
 }
 
 const LONGEST_NAME = 40
@@ -21,8 +23,11 @@ export const createControlIds = (
   takeName: (wanted: string) => string,
 ): ControlIds => {
   const controlOfHelp = new Map<string, string>()
-  for (const { layer, describedBy } of roles.values()) {
+  const titles = new Set<string>()
+  for (const { layer, role, describedBy, labelledBy } of roles.values()) {
     if (describedBy !== undefined) controlOfHelp.set(describedBy, layer)
+    if ((role === 'group' || role === 'radiogroup') && labelledBy !== undefined)
+      titles.add(labelledBy)
   }
   const texts = new Map<string, string>()
   walkLayers(root, (layer) => {
@@ -34,10 +39,15 @@ export const createControlIds = (
     if (known !== undefined) return known
     const control = controlOfHelp.get(key)
     const label = roles.get(key)?.labelledBy
-    const name = control === undefined ? (texts.get(label ?? '') ?? '') : `${of(control)}-help`
+    const words = texts.get(label ?? (titles.has(key) ? key : '')) ?? ''
+    const name = control === undefined ? words : `${of(control)}-help`
     const id = takeName(toKebab(name, 'field'))
     ids.set(key, id)
     return id
   }
-  return { of, isHelp: (key) => controlOfHelp.has(key) }
+  return {
+    of,
+    isHelp: (key) => controlOfHelp.has(key),
+    namesGroup: (key) => titles.has(key),
+  }
 }

@@ -42,8 +42,9 @@ const fieldsOf = (form: UiBox): UiField[] => {
       text.labelFor === undefined ? [] : [[text.labelFor, wordsOf(text)] as const],
     ),
   )
-  return controlsIn(form).map(({ id, control, label, isRequired = false }) => ({
+  return controlsIn(form).map(({ id, group, control, label, isRequired = false }) => ({
     id,
+    name: group ?? id,
     control,
     label: withoutMark(labels.get(id) ?? label ?? id),
     isRequired,
@@ -78,5 +79,7 @@ export const describeForms = (node: UiNode, options: FormOptions): UiNode => {
   const children = node.children.map((child) => describeForms(child, options))
   const isSame = children.every((child, i) => child === node.children[i])
   const own = isSame ? node : ({ ...node, children } as UiNode)
-  return own.type === 'box' && own.role === 'form' ? { ...own, form: describe(own, options) } : own
+  return own.type === 'box' && (own.role === 'form' || own.role === 'search')
+    ? { ...own, form: describe(own, options) }
+    : own
 }

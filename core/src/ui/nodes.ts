@@ -195,7 +195,7 @@ type UiCommon = {
   /** No state is drawn of it: it answers the pointer in a plain way. */
   readonly reacts?: 'darkens' | 'fills' | 'underlines'
   /** What it is in what holds it: an item of a list or what stands between two, a cell of a table. */
-  readonly item?: 'listitem' | 'spacer' | 'rowgroup' | 'row' | 'cell' | 'columnheader'
+  readonly item?: 'listitem' | 'spacer' | 'caption' | 'rowgroup' | 'row' | 'cell' | 'columnheader'
   /** Of a tree at one step: a place among its siblings that a person has said. */
   readonly order?: number
   /** It is only to be seen: a click on it reaches what lies under it. */
@@ -226,12 +226,20 @@ export type UiForm = {
 
 export type UiField = {
   readonly id: string
+  /** By which its answer is known; radio buttons of a group have one. */
+  readonly name: string
   readonly label: string
   readonly control: UiControlKind
   readonly isRequired: boolean
 }
 
 export type UiBoxRole =
+  | 'complementary'
+  | 'search'
+  | 'group'
+  | 'radiogroup'
+  | 'figure'
+  | 'progressbar'
   | 'tablist'
   | 'main'
   | 'banner'
@@ -257,6 +265,10 @@ export type UiBox = UiCommon & {
   readonly act?: UiAct
   /** Of a form. */
   readonly form?: UiForm
+  /** Of a group of controls: id of the text that names it. */
+  readonly labelledBy?: string
+  /** Of a progress bar: how far it is, from 0 to 100. */
+  readonly percent?: number
   readonly link?: UiLink
   /** Accessible name, where the content has no text to give one. */
   readonly label?: string
@@ -303,6 +315,8 @@ export type UiControl = UiCommon & {
   readonly control: UiControlKind
   /** By which labels name it. */
   readonly id: string
+  /** Of radio buttons: the name of all of which one is chosen. */
+  readonly group?: string
   /** Accessible name, where no label gives one. */
   readonly label?: string
   /** Id of the text that says more about it. */
@@ -324,7 +338,7 @@ export type UiControl = UiCommon & {
   readonly padding: Sides
 }
 type UiTick = 'checkbox' | 'radio' | 'switch'
-export type UiControlKind = InputType | 'textarea' | 'select' | UiTick
+export type UiControlKind = InputType | 'textarea' | 'select' | 'range' | UiTick
 
 const TICKS: ReadonlySet<UiControlKind> = new Set<UiTick>(['checkbox', 'radio', 'switch'])
 

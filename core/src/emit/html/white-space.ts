@@ -1,4 +1,4 @@
-import type { Attribute, MarkupNode } from '../shared/markup.js'
+import type { Attribute, MarkupElement, MarkupNode, MarkupText } from '../shared/markup.js'
 import { escapeText } from './escape.js'
 
 /** An element or text with what its neighbours and the white space around it mean for printing. */
@@ -40,7 +40,7 @@ const isInlineInside = (node: HtmlNode): boolean => isInline(node) && !CLOSED.ha
 
 /** One literal for both kinds: objects of one shape are much faster to work with. */
 const createNode = (
-  markup: MarkupNode,
+  markup: MarkupText | MarkupElement,
   parent: HtmlNode | undefined,
   words: readonly string[],
   hasLeadingSpaces: boolean,
@@ -88,6 +88,9 @@ const linkChildren = (node: HtmlNode): void => {
 
 /** Builds the nodes of a tree. `isSpaced`: white space stands around it and does not show. */
 export const toHtmlNode = (markup: MarkupNode, isSpaced: boolean, parent?: HtmlNode): HtmlNode => {
+  if (markup.kind !== 'text' && markup.kind !== 'element') {
+    throw new Error(`HTML has no code: ${markup.kind}`)
+  }
   if (markup.kind === 'text') {
     const escaped = escapeText(markup.text)
     const words = escaped.split(' ').filter((word) => word !== '')

@@ -1,9 +1,11 @@
 import type { UiProject } from '../../ui/index.js'
+import { UniqueNames } from '../../text/names.js'
 import type { UiBox, UiForm, UiNode, UiPage, UiPanel } from '../../ui/nodes.js'
 import { buildMarkup, CURRENT_PAGE, findTabPanels, type Dialect } from '../shared/build-markup.js'
 import { concat, hardline, indent, join, type Doc } from '../shared/document.js'
 import { textFile, type EmittedFile } from '../shared/emitted-file.js'
 import { code, text, type Attribute, type MarkupElement } from '../shared/markup.js'
+import { findLists, type DataList, type ListOptions } from '../shared/lists.js'
 import { titleOf } from '../shared/page-title.js'
 import { printDocument } from '../shared/print-document.js'
 import type { Styling } from '../styling/styling.js'
@@ -11,6 +13,7 @@ import { ComponentCode } from './behaviour/component-code.js'
 import type { Helper } from './behaviour/files.js'
 import { formNameOf } from './behaviour/form-file.js'
 import type { ReactPlan } from './plan.js'
+import { printList } from './print-list.js'
 import { printReturnedJsx } from './print-jsx.js'
 
 const PRINT_WIDTH = 80
@@ -143,11 +146,12 @@ type Parts = {
   readonly name: string
   readonly takesRef: boolean
   readonly imports: readonly Import[]
+  readonly lists: readonly DataList[]
   readonly statements: readonly Doc[]
   readonly markup: MarkupElement
 }
 
-const print = ({ name, takesRef, imports, statements, markup }: Parts): Doc => {
+const print = ({ name, takesRef, imports, lists, statements, markup }: Parts): Doc => {
   const head =
     imports.length > 0 ? [join(hardline, imports.map(printImport)), hardline, hardline] : []
   const types = takesRef
@@ -157,12 +161,36 @@ const print = ({ name, takesRef, imports, statements, markup }: Parts): Doc => {
   return concat([
     ...head,
     ...types,
+    ...lists.map(printList),
     `export function ${name}(${takesRef ? '{ ref }: Props' : ''}) {`,
     indent(concat([...own, hardline, 'return ', printReturnedJsx(markup), ';'])),
     hardline,
     '}',
     hardline,
   ])
+}
+
+/** Names of layers for what lists are called, and names that are free in the file. */
+const listOptions = (unit: Unit, own: ComponentCode, plan: ReactPlan): ListOptions => {
+  const names = new Map<string, string>()
+  const look = (node: UiNode): void => {
+    names.set(node.layer, node.name)
+    if ('children' in node) node.children.forEach(look)
+  }
+  look(unit.root)
+  const types = new UniqueNames('', [
+    ...plan.screens.map(({ name }) => name),
+    ...[...plan.parts.values()].map(({ name }) => name),
+    ...[...plan.panels.values()].map(({ name }) => name),
+    ...[...plan.icons.values()].map(({ name }) => name),
+    'Props',
+    'Ref',
+  ])
+  return {
+    nameOf: (layer) => names.get(layer),
+    takeName: (wanted) => own.takeName(wanted),
+    takeType: (wanted) => types.take(wanted),
+  }
 }
 
 /** Writes one component: its imports, its code and its markup. */
@@ -225,7 +253,11 @@ export const emitComponent = (unit: Unit, options: EmitOptions): EmittedFile => 
     }
   }
   const tabs = findTabPanels([unit.root])
-  const body = buildMarkup(unit.root, { dialect, styling, marks, shared, tabs })
+  const built = buildMarkup(unit.root, { dialect, styling, marks, shared, tabs })
+  // With marks every element must be found by its layer, so that things stay one by one.
+  const { markup: body, lists } = marks
+    ? { markup: built, lists: [] }
+    : findLists(built, listOptions(unit, own, plan))
   const panels = unit.kind === 'screen' ? (unit.page.panels ?? []) : []
   for (const { id } of panels) used.components.add(plan.panels.get(id)!.name)
   const whole: MarkupElement =
@@ -258,7 +290,7 @@ export const emitComponent = (unit: Unit, options: EmitOptions): EmittedFile => 
     ...named(own.forms, '../forms'),
     ...named(used.icons, '../icons'),
   ]
-  const parts = { name: unit.name, takesRef, imports, statements: own.lines, markup }
+  const parts = { name: unit.name, takesRef, imports, lists, statements: own.lines, markup }
   const printed = printDocument(print(parts), PRINT_WIDTH)
   return textFile(`src/${folder}/${unit.name}.tsx`, printed.text, printed.spans)
 }

@@ -17,7 +17,7 @@ const toProp = (attribute: Attribute): Attribute =>
       }
 
 const toJsx = (node: MarkupNode): MarkupNode =>
-  node.kind === 'text'
+  node.kind !== 'element'
     ? node
     : { ...node, attributes: node.attributes.map(toProp), children: node.children.map(toJsx) }
 

@@ -1,4 +1,11 @@
-import type { Attribute, MarkupElement, MarkupNode } from '../shared/markup.js'
+import type {
+  Attribute,
+  MarkupElement,
+  MarkupLoop,
+  MarkupNode,
+  MarkupText,
+  MarkupWhen,
+} from '../shared/markup.js'
 import {
   concat,
   either,
@@ -61,10 +68,10 @@ const textParts = (children: readonly MarkupNode[]): Doc[] => {
   const parts: Doc[] = []
   children.forEach((child, i) => {
     const next = children[i + 1]
-    if (child.kind === 'element') {
-      parts.push(printElement(child))
+    if (child.kind !== 'text') {
+      parts.push(printNode(child))
       if (next === undefined) return
-      if (next.kind === 'element') parts.push(hardline)
+      if (next.kind !== 'text') parts.push(hardline)
       else {
         const firstWord = escapeText(next.text).trim().split(' ')[0] ?? ''
         parts.push(separator(firstWord, child, softline))
@@ -105,7 +112,7 @@ const isText = (node: MarkupNode): boolean => node.kind === 'text' && node.text.
 
 const printWithText = (element: MarkupElement, opening: Doc, closing: Doc): Doc => {
   const parts = joinSeparators(textParts(element.children))
-  const containsTag = element.children.some((c) => c.kind === 'element')
+  const containsTag = element.children.some((c) => c.kind !== 'text')
   const mustBreak =
     isHard(opening) || containsTag || element.attributes.length > 1 || parts.some(isHard)
   const broken = parts.map((part, i): Doc => {
@@ -120,27 +127,72 @@ const printWithText = (element: MarkupElement, opening: Doc, closing: Doc): Doc 
   return either(concat([opening, fill(parts), closing]), multiline)
 }
 
+/** An element whose only content is the value of some code: on one line where that fits. */
+const printWithValue = (element: MarkupElement, opening: Doc, closing: Doc, code: string): Doc => {
+  const mustBreak = isHard(opening) || element.attributes.length > 1
+  const edge = mustBreak ? hardline : softline
+  return group(concat([opening, indent(concat([edge, `{${code}}`])), edge, closing]))
+}
+
+/** Goes through a list; what it makes of each thing has a line of its own. */
+const printLoop = ({ list, item, key, template }: MarkupLoop): Doc => {
+  const index = key === undefined ? ', index' : ''
+  const keyed = { name: 'key', kind: 'code', code: key ?? 'index' } as const
+  const element = { ...template, attributes: [keyed, ...template.attributes] }
+  const head = index === '' ? `{${list}.map((${item}) => (` : `{${list}.map((${item}${index}) => (`
+  return concat([head, indent(concat([hardline, printElement(element)])), hardline, '))}'])
+}
+
+const printWhen = ({ condition, content }: MarkupWhen): Doc =>
+  group(
+    concat([
+      `{${condition} && `,
+      ifBreak('(', ''),
+      indent(concat([softline, printElement(content)])),
+      softline,
+      ifBreak(')', ''),
+      '}',
+    ]),
+  )
+
+const printNode = (node: Exclude<MarkupNode, MarkupText>): Doc => {
+  switch (node.kind) {
+    case 'element':
+      return printElement(node)
+    case 'expression':
+      return `{${node.code}}`
+    case 'loop':
+      return printLoop(node)
+    case 'when':
+      return printWhen(node)
+  }
+}
+
 const printElement = (element: MarkupElement): Doc => {
   const opening = printOpeningTag(element)
   const closing = `</${element.tag}>`
+  const [only, ...others] = element.children
+  const isValue = only?.kind === 'expression' && others.length === 0
   const doc = isVoid(element)
     ? opening
-    : element.children.some(isText)
-      ? printWithText(element, opening, closing)
-      : group(
-          concat([
-            opening,
-            indent(
-              concat(
-                element.children.flatMap((c) =>
-                  c.kind === 'element' ? [hardline, printElement(c)] : [],
+    : isValue
+      ? printWithValue(element, opening, closing, only.code)
+      : element.children.some(isText)
+        ? printWithText(element, opening, closing)
+        : group(
+            concat([
+              opening,
+              indent(
+                concat(
+                  element.children.flatMap((c) =>
+                    c.kind === 'text' ? [] : [hardline, printNode(c)],
+                  ),
                 ),
               ),
-            ),
-            hardline,
-            closing,
-          ]),
-        )
+              hardline,
+              closing,
+            ]),
+          )
   return element.layer === undefined ? doc : span(element.layer, doc)
 }
 

@@ -75,6 +75,7 @@ const ITEMS: Readonly<
 > = {
   listitem: { tag: 'li', attributes: [] },
   spacer: { tag: 'li', attributes: [text('role', 'presentation'), text('aria-hidden', 'true')] },
+  caption: { tag: 'figcaption', attributes: [] },
   rowgroup: { tag: 'tbody', attributes: [] },
   row: { tag: 'tr', attributes: [] },
   cell: { tag: 'td', attributes: [] },
@@ -229,7 +230,8 @@ const buildControl = (node: UiControl, options: MarkupOptions): MarkupElement =>
   const { control, id, label, hint, value, isOn, describedBy, isInvalid } = node
   const common = [
     text('id', id),
-    text('name', id),
+    text('name', node.group ?? id),
+    ...(node.group === undefined ? [] : [text('value', id)]),
     ...(label === undefined ? [] : [text('aria-label', label)]),
     ...(describedBy === undefined ? [] : [text('aria-describedby', describedBy)]),
     ...(isInvalid ? [text('aria-invalid', 'true')] : []),
@@ -288,7 +290,22 @@ const TAGS: Readonly<Record<NonNullable<UiBox['role']>, string>> = {
   table: 'table',
   button: 'button',
   tablist: 'div',
+  complementary: 'aside',
+  search: 'form',
+  group: 'div',
+  radiogroup: 'div',
+  figure: 'figure',
+  progressbar: 'div',
 }
+
+/** Roles that no element says. */
+const SAID: ReadonlySet<NonNullable<UiBox['role']>> = new Set([
+  'group',
+  'progressbar',
+  'radiogroup',
+  'search',
+  'tablist',
+])
 
 const plain = (
   tag: string,
@@ -346,7 +363,17 @@ const buildBox = (node: UiBox, options: MarkupOptions): MarkupElement => {
       ...(item?.attributes ?? []),
       ...(node.role === 'button' ? buttonAttributes(node, options) : []),
       // A list without its dots is no list to some readers unless that is said.
-      ...(node.role === 'list' || node.role === 'tablist' ? [text('role', node.role)] : []),
+      ...(node.role && (node.role === 'list' || SAID.has(node.role))
+        ? [text('role', node.role)]
+        : []),
+      ...(node.labelledBy === undefined ? [] : [text('aria-labelledby', node.labelledBy)]),
+      ...(node.percent === undefined
+        ? []
+        : [
+            text('aria-valuenow', String(node.percent)),
+            text('aria-valuemin', '0'),
+            text('aria-valuemax', '100'),
+          ]),
       ...(node.role === 'tablist' ? dialect.tabList() : []),
       ...(form?.attributes ?? []),
       ...(node.label ? [text('aria-label', node.label)] : []),

@@ -21,8 +21,25 @@ export type MarkupElement = {
   readonly layer?: string
 }
 
+/** The value of some code as text, for dialects that have code. */
+export type MarkupExpression = { readonly kind: 'expression'; readonly code: string }
+/** An element for each thing in a list; `key` tells them apart, absent: their place does. */
+export type MarkupLoop = {
+  readonly kind: 'loop'
+  readonly list: string
+  readonly item: string
+  readonly key: string | undefined
+  readonly template: MarkupElement
+}
+/** An element that is there only when a condition holds. */
+export type MarkupWhen = {
+  readonly kind: 'when'
+  readonly condition: string
+  readonly content: MarkupElement
+}
+
 /** The tree between the UI tree and the printed file, shared by the targets that write tags. */
-export type MarkupNode = MarkupText | MarkupElement
+export type MarkupNode = MarkupText | MarkupElement | MarkupExpression | MarkupLoop | MarkupWhen
 
 export const text = (name: string, value: string): Attribute => ({
   name,

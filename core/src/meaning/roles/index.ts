@@ -3,12 +3,14 @@ import type { LayoutNode } from '../../layout/index.js'
 import { RolePage } from './page.js'
 import type { RoleReading } from './reading.js'
 import { readControls } from './recognise/controls.js'
+import { readFigures, readGroups } from './recognise/groups.js'
 import { readHeadings } from './recognise/headings.js'
 import { readLabels } from './recognise/labels.js'
 import { readBands, readForms } from './recognise/landmarks.js'
 import { readLinks, readSigns, readStatedLinks } from './recognise/links.js'
 import { readLists } from './recognise/lists.js'
 import { readNavigation } from './recognise/navigation.js'
+import { readRanges } from './recognise/ranges.js'
 import { readTables } from './recognise/tables.js'
 import { viewTree } from './view.js'
 
@@ -33,12 +35,15 @@ const readTree = (
   readTables(page)
   readNavigation(page)
   readSigns(page)
+  readRanges(page)
   readControls(page)
   readLabels(page)
+  readGroups(page)
   readLinks(page)
   readLists(page)
   readBands(page)
   readHeadings(page, title)
+  readFigures(page)
   readForms(page)
   return page
 }

@@ -7,6 +7,7 @@ export const CONTROL_ROLES = [
   'checkbox',
   'radio',
   'switch',
+  'slider',
 ] as const satisfies readonly Role[]
 
 /** The key under which neighbours that are one list are known: that of the first, and a mark. */
@@ -42,6 +43,12 @@ export type RoleReading = {
   readonly names?: string
   /** Of a check box, radio button or switch. */
   readonly isOn?: boolean
+  /** Of a radio button or check box: key of the group it is one of. */
+  readonly group?: string
+  /** Of a slider or a progress bar: how far it is, from 0 to 100. */
+  readonly percent?: number
+  /** Of a figure: key of the text below its picture. */
+  readonly caption?: string
   /** Of a list that is only a part of what stands in its container: the keys of its items, in order. */
   readonly items?: readonly string[]
   /** Of a list: its order matters. */

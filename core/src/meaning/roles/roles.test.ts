@@ -258,3 +258,41 @@ test('narrower artboards take over what the widest says', () => {
   const roles = readRoles([tree(1280), tree(390)], { rulings: {}, title: undefined })
   expect([...roles.values()].filter((r) => r.layer === 'a')).toHaveLength(1)
 })
+
+describe('what is more than one control, or one that is no field', () => {
+  const tick = (key: string, kind: 'rectangle' | 'ellipse', x: number, y: number): Json =>
+    layer(kind, key, {
+      name: 'Shape',
+      ...at(x, y, 16, 16),
+      ...solid('#ffffff'),
+      ...outline('#555555'),
+      ...(kind === 'rectangle' ? { radius: 3 } : {}),
+    })
+  const roles = read([
+    words('sure', 'How sure are you?', 40, 40),
+    ...['certain', 'fairly', 'guess'].flatMap((key, i) => [
+      tick(key, 'ellipse', 40, 76 + i * 32),
+      words(`${key}-label`, ['Certain', 'Fairly sure', 'A guess'][i]!, 66, 72 + i * 32),
+    ]),
+    box('track', at(40, 240, 240, 4), { ...solid('#cccccc'), radius: 2 }),
+    layer('ellipse', 'knob', { name: 'Ellipse', ...at(150, 232, 20, 20), ...solid('#22543d') }),
+    box('bar', at(40, 320, 300, 8), { ...solid('#dddddd'), radius: 4 }),
+    box('done', at(40, 320, 120, 8), { ...solid('#22543d'), radius: 4 }),
+    words('end', 'Forty of a hundred walks are done.', 40, 380),
+  ])
+  const of = (role: string): RoleReading => [...roles.values()].find((r) => r.role === role)!
+
+  test('radio buttons that stand together are one group, named by the words above', () => {
+    const group = of('radiogroup')
+    expect(group.labelledBy).toBe('sure')
+    expect(['certain', 'fairly', 'guess'].map((key) => roles.get(key)!.group)).toEqual([
+      group.layer,
+      group.layer,
+      group.layer,
+    ])
+  })
+
+  test('a bar that is filled up to some place shows progress', () => {
+    expect(of('progressbar')).toMatchObject({ percent: 40 })
+  })
+})

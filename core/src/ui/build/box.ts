@@ -5,7 +5,7 @@ import type { BuildChild, BuildContext, Surroundings } from './context.js'
 import { buildFillImage } from './image.js'
 import { buildAct, buildLink } from './link.js'
 import { drawBackground } from './graphic.js'
-import { asList, holdLists } from './list.js'
+import { asGroup, asList, holdLists } from './list.js'
 import { buildStyle, growByOutline, isOwnPicture } from './style.js'
 import { asItem, wrapNode } from './wrap.js'
 
@@ -92,9 +92,29 @@ const giveRole = (context: BuildContext, box: UiBox, reading: RoleReading | unde
   switch (reading?.role) {
     case 'banner':
     case 'contentinfo':
+    case 'complementary':
     case 'form':
     case 'main':
+    case 'search':
       return { ...box, role: reading.role }
+    case 'group':
+    case 'radiogroup':
+      return asGroup(context, box, reading)
+    case 'figure':
+      return {
+        ...box,
+        role: 'figure',
+        children: box.children.map((child) =>
+          child.layer === reading.caption ? asItem(child, 'caption') : child,
+        ),
+      }
+    case 'progressbar':
+      return {
+        ...box,
+        role: 'progressbar',
+        percent: reading.percent ?? 0,
+        label: box.name || 'Progress',
+      }
     case 'list':
       return asList(context, box, reading)
     case 'navigation': {

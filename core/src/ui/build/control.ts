@@ -24,6 +24,7 @@ const KINDS: Partial<Record<RoleReading['role'], UiControlKind>> = {
   checkbox: 'checkbox',
   radio: 'radio',
   switch: 'switch',
+  slider: 'range',
 }
 
 export const isControl = (reading: RoleReading | undefined): reading is RoleReading =>
@@ -139,6 +140,10 @@ export const buildControl = (
       ? {}
       : { describedBy: context.ids.of(reading.describedBy) }),
     ...(reading.isInvalid ? { isInvalid: true } : {}),
+    ...(reading.group === undefined || kind !== 'radio'
+      ? {}
+      : { group: context.ids.of(reading.group) }),
+    ...(kind === 'range' ? { value: String(reading.percent ?? 50) } : {}),
     ...(isDisabled(context, layer.key) ? { isDisabled: true } : {}),
     ...(reading.isRequired ? { isRequired: true } : {}),
     ...(reading.isOn ? { isOn: true } : {}),
@@ -153,6 +158,14 @@ export const buildControl = (
           left: Math.max(0, left - border.left),
         },
     style,
+  }
+  if (kind === 'range') {
+    context.account.approximated(
+      layer.key,
+      'slider',
+      "the line and the circle are the browser's own",
+    )
+    return control
   }
   if (signs.length === 0 || ticks) return control
   const inside: Surroundings = { parent: node, border: undefined, isInLink: true }

@@ -216,6 +216,16 @@ const boxStyle = (
   }
 }
 
+/** A box as a group of controls, with the words that name it. */
+export const asGroup = ({ ids }: BuildContext, box: UiBox, reading: RoleReading): UiBox => {
+  const { labelledBy } = reading
+  return {
+    ...box,
+    role: reading.role === 'radiogroup' ? 'radiogroup' : 'group',
+    ...(labelledBy === undefined ? {} : { labelledBy: ids.of(labelledBy) }),
+  }
+}
+
 /** Neighbours as one list among what else stands in their box. */
 const holdRun = (
   context: BuildContext,
@@ -230,7 +240,10 @@ const holdRun = (
     isLine(arrange) && canHold(arrange, run) ? boxStyle(parent, arrange, run[0]!) : undefined
   const style = boxed?.style ?? contentsStyle(parent)
   const children = boxed ? [boxed.first, ...run.slice(1)] : run
-  const list = asList(context, { ...common, style, children }, reading)
+  const box: UiBox = { ...common, style, children }
+  if (reading.role === 'group' || reading.role === 'radiogroup')
+    return asGroup(context, box, reading)
+  const list = asList(context, box, reading)
   if (reading.role !== 'navigation') return list
   const nav = wrapNode(list, { role: 'navigation' })
   return boxed ? nav : { ...nav, style, children: [{ ...list, style }] }

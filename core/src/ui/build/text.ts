@@ -30,7 +30,7 @@ const meaningOf = (
     case 'button':
       return isInLink ? {} : { isButton: true, ...(reading.submits ? { submits: true } : {}) }
     default:
-      return ids.isHelp(key) ? { id: ids.of(key) } : {}
+      return ids.isHelp(key) || ids.namesGroup(key) ? { id: ids.of(key) } : {}
   }
 }
 

@@ -6,6 +6,11 @@ import { toShortPascal, UniqueNames } from '../../../text/names.js'
 import { quoteString } from '../escape.js'
 import type { Helper } from './files.js'
 
+/** Names that components have for other things, and words of the language. */
+const TAKEN =
+  'navigate index props ref arguments await case catch class const continue default delete do else enum export extends false finally for function if import in instanceof interface let new null package private protected public return static super switch this throw true try typeof var void while with yield'.split(
+    ' ',
+  )
 /** Longer names would not leave a line of code in its width. */
 const LONGEST_NAME = 16
 
@@ -40,7 +45,7 @@ export class ComponentCode implements Pick<
   /** The names of forms. */
   readonly forms = new Set<string>()
   navigates = false
-  private readonly names = new UniqueNames('', ['navigate', 'words', 'props', 'ref'])
+  private readonly names = new UniqueNames('', TAKEN)
   private readonly states = new Map<string, string>()
   private readonly statements: Doc[] = []
   private readonly handlers = new Map<string, Doc>()
@@ -55,6 +60,11 @@ export class ComponentCode implements Pick<
       ...this.statements,
       ...this.handlers.values(),
     ]
+  }
+
+  /** A name that nothing else in the component has. */
+  takeName(wanted: string): string {
+    return this.names.take(wanted)
   }
 
   act: Dialect['act'] = (act, isTab) => {

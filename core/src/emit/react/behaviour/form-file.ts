@@ -32,12 +32,13 @@ const block = (open: string, lines: readonly Doc[], close: string): Doc =>
 
 /** What a form asks, as a type; a tick that is not set is no answer. */
 const answersType = (type: string, { fields }: UiForm): Doc => {
-  const known = new Map(fields.map((field) => [field.id, field]))
+  // Of radio buttons the one that is chosen is the answer of all.
+  const known = new Map(fields.map((field) => [field.name, field]))
   if (known.size === 0) return `export type ${type} = Record<string, string>;`
   return block(
     `export type ${type} = {`,
-    [...known.values()].map(({ id, control }) =>
-      isTick(control) ? `${propertyName(id)}?: string;` : `${propertyName(id)}: string;`,
+    [...known.values()].map(({ name, control }) =>
+      isTick(control) ? `${propertyName(name)}?: string;` : `${propertyName(name)}: string;`,
     ),
     '};',
   )

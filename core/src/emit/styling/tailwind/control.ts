@@ -46,6 +46,7 @@ export const controlSlots = (
     valueSlot('pb', spacing(padding.bottom)),
     ...typeSlots(theme, node, inherited),
   ]
+  if (control === 'range') slots.unshift({ slot: 'accent', token: 'accent-current' })
   if (ticks || control === 'select') slots.unshift({ slot: 'appearance', token: 'appearance-none' })
   if (control === 'textarea') slots.unshift({ slot: 'resize', token: 'resize-none' })
   if (hintColor) {

@@ -59,6 +59,10 @@ type Content = {
   readonly isClosed: boolean
 }
 
+const holdsSearch = (page: RolePage, view: View): boolean =>
+  page.readings.get(view.key)?.input === 'search' ||
+  view.children.some((child) => holdsSearch(page, child))
+
 /** Forms: the smallest part of the page that holds fields and the button that sends them. */
 export const readForms = (page: RolePage): void => {
   const visit = (view: View): Content => {
@@ -74,7 +78,8 @@ export const readForms = (page: RolePage): void => {
       ],
       // A form in a form is none, and what leads through the site is part of none.
       isClosed:
-        inside.some((part) => part.isClosed) || page.is(view, 'navigation', 'banner', 'form'),
+        inside.some((part) => part.isClosed) ||
+        page.is(view, 'navigation', 'banner', 'form', 'search'),
     }
     const { fields, buttons, isClosed } = content
     const [button] = buttons
@@ -82,6 +87,12 @@ export const readForms = (page: RolePage): void => {
     if (!isWhole || isClosed || view === page.root) return content
     const evidence = [`it holds ${fields === 1 ? 'a field' : `${fields} fields`} and a button`]
     if (!page.set(view, { role: 'form', confidence: 0.8, evidence })) return content
+    if (fields === 1 && holdsSearch(page, view)) {
+      page.amend(view, {
+        role: 'search',
+        evidence: [...evidence, 'the field is for words to look for'],
+      })
+    }
     page.amend(button, { submits: true })
     return { ...content, isClosed: true }
   }

@@ -11,6 +11,8 @@ export const ROLE_NAMES: Readonly<Record<Role, string>> = {
   navigation: 'navigation',
   main: 'main part',
   contentinfo: 'foot of the page',
+  complementary: 'side part',
+  search: 'search',
   form: 'form',
   heading: 'heading',
   paragraph: 'paragraph',
@@ -22,6 +24,10 @@ export const ROLE_NAMES: Readonly<Record<Role, string>> = {
   checkbox: 'check box',
   radio: 'radio button',
   switch: 'switch',
+  slider: 'slider',
+  progressbar: 'progress bar',
+  group: 'group of controls',
+  radiogroup: 'group of radio buttons',
   label: 'label',
   list: 'list',
   listitem: 'list item',
@@ -31,6 +37,7 @@ export const ROLE_NAMES: Readonly<Record<Role, string>> = {
   columnheader: 'column header',
   cell: 'cell of a table',
   image: 'picture',
+  figure: 'picture with a caption',
   separator: 'separator',
 }
 

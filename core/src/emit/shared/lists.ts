@@ -1,0 +1,289 @@
+import { isTakenName, toCamel, UniqueNames } from '../../text/names.js'
+import type { Attribute, MarkupElement, MarkupNode } from './markup.js'
+
+/** A field of the things in a list: text, or code such as an imported picture; some have none. */
+export type ListField = {
+  readonly name: string
+  readonly kind: 'text' | 'code' | 'flag'
+  readonly isOptional: boolean
+}
+
+export type ListRow = {
+  /** The layer the thing was drawn as. */
+  readonly layer: string | undefined
+  readonly values: readonly (string | boolean | undefined)[]
+}
+
+/** Things that are alike but for their words and pictures: what differs, thing by thing. */
+export type DataList = {
+  /** `recentSightings`, `sighting` and `Sighting`. */
+  readonly name: string
+  readonly item: string
+  readonly type: string
+  readonly fields: readonly ListField[]
+  readonly rows: readonly ListRow[]
+}
+
+export type ListOptions = {
+  /** The name of a layer. */
+  nameOf(layer: string): string | undefined
+  /** Makes a name that is free in the file. */
+  takeName(wanted: string): string
+  takeType(wanted: string): string
+}
+
+const LEAST_THINGS = 3
+const LONGEST_NAME = 18
+/** Attributes whose text may differ from thing to thing. */
+const VARYING = new Set(['to', 'href', 'src', 'alt', 'aria-label'])
+const IDLE =
+  /^(frame|group|rectangle|ellipse|layer|vector|image|row|column|grid|box|list|text|instance|container|t|path)?[\s_-]*\d*$/i
+
+const camel = (words: string, fallback: string): string =>
+  toCamel(words, fallback).slice(0, LONGEST_NAME)
+
+const singular = (word: string): string =>
+  word.replace(/ies$/, 'y').replace(/(?<=[a-z]{2})(?<!s)s$/, '')
+const plural = (word: string): string =>
+  word.endsWith('y') ? `${word.slice(0, -1)}ies` : word.endsWith('s') ? `${word}List` : `${word}s`
+
+const isHeading = (node: MarkupNode | undefined): node is MarkupElement =>
+  node?.kind === 'element' && /^h[1-6]$/.test(node.tag)
+
+const wordsIn = (node: MarkupNode): string =>
+  node.kind === 'text'
+    ? node.text
+    : node.kind === 'element'
+      ? node.children.map(wordsIn).join(' ')
+      : ''
+
+/** Whether two nodes can be one template: the same elements, whatever they say; parts of one may lack in the other. */
+const isAlike = (a: MarkupNode, b: MarkupNode): boolean => {
+  if (a.kind === 'text' && b.kind === 'text') return true
+  if (a.kind !== 'element' || b.kind !== 'element') return false
+  if (a.tag !== b.tag || a.content !== b.content) return false
+  if (a.attributes.length !== b.attributes.length) return false
+  const isSame = a.attributes.every((one, i) => isSameAttribute(one, b.attributes[i]!))
+  if (!isSame) return false
+  const [more, fewer] = a.children.length >= b.children.length ? [a, b] : [b, a]
+  // Words between other words have no place of their own.
+  if (a.content === 'text' && a.children.length !== b.children.length) return false
+  return align(more.children, fewer.children) !== undefined
+}
+
+const isSameAttribute = (a: Attribute, b: Attribute): boolean =>
+  a.name === b.name &&
+  a.kind === b.kind &&
+  (VARYING.has(a.name) || JSON.stringify(a) === JSON.stringify(b))
+
+/** For each of the first the one of the second that takes its place; undefined when some have no place. */
+const align = (
+  more: readonly MarkupNode[],
+  fewer: readonly MarkupNode[],
+): readonly (MarkupNode | undefined)[] | undefined => {
+  let next = 0
+  const found = more.map((node) => {
+    const other = fewer[next]
+    if (!other || !isAlike(node, other)) return undefined
+    next++
+    return other
+  })
+  return next === fewer.length ? found : undefined
+}
+
+type Open = { name: string; kind: ListField['kind']; values: (string | boolean | undefined)[] }
+
+/** Makes one template of things that are alike, and collects what differs. Lives for one list. */
+class Template {
+  readonly fields: Open[] = []
+  private readonly names = new UniqueNames('', ['key', 'class', 'default', 'new', 'delete', 'in'])
+
+  constructor(
+    private readonly item: string,
+    private readonly options: ListOptions,
+  ) {}
+
+  build(nodes: readonly (MarkupNode | undefined)[], near: string): MarkupNode {
+    const model = nodes.find((node) => node !== undefined)!
+    if (model.kind === 'text') {
+      const texts = nodes.map((node) => (node?.kind === 'text' ? node.text : undefined))
+      const isSame = texts.every((one) => one === undefined || one === model.text)
+      return isSame ? model : { kind: 'expression', code: this.field(near, 'text', texts) }
+    }
+    if (model.kind !== 'element') return model
+    const elements = nodes.map((node) => (node?.kind === 'element' ? node : undefined))
+    const widest = elements.reduce((a, b) =>
+      (b?.children.length ?? -1) > (a?.children.length ?? -1) ? b : a,
+    )!
+    const own = this.nameOf(model.layer) ?? near
+    const attributes = model.attributes.map((attribute, i) =>
+      this.attribute(
+        attribute,
+        elements.map((element) => element?.attributes[i]),
+        own,
+      ),
+    )
+    const columns = elements.map((element) =>
+      element ? align(widest.children, element.children)! : widest.children.map(() => undefined),
+    )
+    const children = widest.children.map((_, i) => {
+      const column = columns.map((one) => one[i])
+      const isEverywhere = column.every((node, row) => node !== undefined || !elements[row])
+      return isEverywhere ? this.build(column, own) : this.optional(column, own)
+    })
+    return { ...model, attributes, children }
+  }
+
+  /** What only some things have is shown by a field of its own, or by the first that differs in it. */
+  private optional(column: readonly (MarkupNode | undefined)[], near: string): MarkupNode {
+    const before = this.fields.length
+    const content = this.build(column, near)
+    if (content.kind !== 'element') return content
+    const inside = this.fields.slice(before)
+    const [first] = inside
+    const said = this.nameOf(content.layer) ?? wordsIn(content)
+    const name =
+      first?.name ??
+      this.take(
+        `has ${said}`,
+        column.map((node) => (node ? true : undefined)),
+      )
+    return { kind: 'when', condition: `${this.item}.${name}`, content }
+  }
+
+  private take(wanted: string, values: (string | boolean | undefined)[]): string {
+    const name = this.names.take(camel(wanted, 'hasPart'))
+    this.fields.push({ name, kind: 'flag', values })
+    return name
+  }
+
+  private attribute(
+    model: Attribute,
+    all: readonly (Attribute | undefined)[],
+    near: string,
+  ): Attribute {
+    const values = all.map((one) =>
+      one?.kind === 'text' ? one.text : one?.kind === 'code' ? one.code : undefined,
+    )
+    const present = values.filter((value) => value !== undefined)
+    if (!VARYING.has(model.name) || new Set(present).size <= 1) return model
+    const wanted = { src: 'picture', alt: 'alternative', to: 'address', href: 'address' }[
+      model.name
+    ]
+    const kind = model.kind === 'code' ? 'code' : 'text'
+    return { name: model.name, kind: 'code', code: this.field(wanted ?? near, kind, values) }
+  }
+
+  private field(wanted: string, kind: 'text' | 'code', values: (string | undefined)[]): string {
+    // The same words in two places are one field.
+    const same = this.fields.find(
+      (one) => one.kind === kind && JSON.stringify(one.values) === JSON.stringify(values),
+    )
+    if (same) return `${this.item}.${same.name}`
+    const own = camel(wanted, 'text')
+    const base = own === this.item ? 'text' : own
+    const name = this.names.take(base.length < 3 ? `${base}Text` : base)
+    this.fields.push({ name, kind, values })
+    return `${this.item}.${name}`
+  }
+
+  /** The name of a layer without the words that name the whole thing; undefined for names that programs give. */
+  private nameOf(layer: string | undefined): string | undefined {
+    const name = layer === undefined ? undefined : this.options.nameOf(layer)
+    if (name === undefined || IDLE.test(name.trim())) return undefined
+    const own = name.split(/[^\p{L}\p{N}]+/u).filter((word) => !/^\d*$/.test(word))
+    const left = own.filter((word) => singular(word.toLowerCase()) !== this.item.toLowerCase())
+    return (left.length > 0 ? left : own).slice(-2).join(' ') || undefined
+  }
+}
+
+type Found = { readonly from: number; readonly to: number }
+
+const findRun = (children: readonly MarkupNode[], from: number): Found | undefined => {
+  const first = children[from]!
+  if (first.kind !== 'element') return undefined
+  let to = from + 1
+  while (to < children.length && isAlike(first, children[to]!)) to++
+  return to - from >= LEAST_THINGS ? { from, to } : undefined
+}
+
+/** Whether writing it once saves something: a thing of several elements that says something. */
+const isWorth = (node: MarkupElement): boolean =>
+  node.children.some((child) => child.kind === 'element') && wordsIn(node).trim() !== ''
+
+/** What a list is called: by the heading before it, else by the layers of its things. */
+const nameList = (
+  heading: string | undefined,
+  things: readonly MarkupElement[],
+  { nameOf }: ListOptions,
+): { readonly name: string; readonly item: string } => {
+  const own = things
+    .map(({ layer }) => (layer === undefined ? undefined : nameOf(layer)))
+    .map((name) => name?.replace(/[\s_-]*\d+$/, '').trim())
+    .find((name) => name !== undefined && name !== '' && !IDLE.test(name))
+  if (heading !== undefined && heading.split(/\s+/).length <= 3) {
+    const name = camel(heading, 'things')
+    const last = heading.trim().split(/\s+/).at(-1)!
+    const item = camel(singular(last.toLowerCase()), 'thing')
+    if (item !== name) return { name, item }
+  }
+  const item = camel(singular(own ?? 'thing'), 'thing')
+  return { name: plural(item), item }
+}
+
+/**
+ * Writes things that are alike but for their words once, and what they say as data. Takes the markup of a component;
+ * returns it with loops, and the lists these go through. Things with ids of their own, such as fields, stay as they are.
+ */
+export const findLists = (
+  root: MarkupElement,
+  options: ListOptions,
+): { readonly markup: MarkupElement; readonly lists: readonly DataList[] } => {
+  const lists: DataList[] = []
+  const makeList = (things: readonly MarkupElement[], heading: string | undefined): MarkupNode => {
+    const named = nameList(heading, things, options)
+    const [name, item] = [options.takeName(named.name), options.takeName(named.item)]
+    const template = new Template(item, options)
+    const built = template.build(things, 'text') as MarkupElement
+    const fields = template.fields.map(({ name: field, kind, values }): ListField => ({
+      name: field,
+      kind,
+      isOptional: values.includes(undefined),
+    }))
+    const rows = things.map(({ layer }, i): ListRow => ({
+      layer,
+      values: template.fields.map(({ values }) => values[i]),
+    }))
+    const key = template.fields.find(
+      ({ kind, values }) => kind === 'text' && new Set(values).size === values.length,
+    )
+    const pascal = item.charAt(0).toUpperCase() + item.slice(1)
+    const type = options.takeType(isTakenName(pascal) ? `${pascal}Item` : pascal)
+    lists.push({ name, item, type, fields, rows })
+    return {
+      kind: 'loop',
+      list: name,
+      item,
+      key: key ? `${item}.${key.name}` : undefined,
+      template: built,
+    }
+  }
+  const visit = (element: MarkupElement): MarkupElement => {
+    if (element.content === 'text') return element
+    const children: MarkupNode[] = []
+    let heading: string | undefined
+    for (let i = 0; i < element.children.length; i++) {
+      const child = element.children[i]!
+      if (isHeading(child)) heading = wordsIn(child)
+      const run = findRun(element.children, i)
+      const things = run ? (element.children.slice(run.from, run.to) as MarkupElement[]) : []
+      const differ = new Set(things.map((one) => JSON.stringify({ ...one, layer: 0 }))).size > 1
+      if (run && isWorth(things[0]!) && differ) {
+        children.push(makeList(things, heading))
+        i = run.to - 1
+      } else children.push(child.kind === 'element' ? visit(child) : child)
+    }
+    return { ...element, children }
+  }
+  return { markup: visit(root), lists }
+}
