@@ -24,7 +24,8 @@ export const PREVIEW_PAGE = `<!doctype html>
 `
 
 export const PREVIEW_POLICY = [
-  'sandbox allow-scripts',
+  // Forms send nothing by themselves (`form-action`), but only then hear that somebody wants to.
+  'sandbox allow-scripts allow-forms',
   "default-src 'none'",
   "script-src 'unsafe-inline'",
   "style-src 'unsafe-inline'",

@@ -93,7 +93,7 @@ export const ResultPane = ({ html, width, height, scale, picks }: Props) => {
         data-testid="result"
         title="Generated code, running"
         src="/preview"
-        sandbox="allow-scripts"
+        sandbox="allow-scripts allow-forms"
         scrolling="no"
         className="origin-top-left border-0"
         style={{ width, height: content, transform: `scale(${scale})` }}
