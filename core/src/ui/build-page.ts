@@ -3,6 +3,7 @@ import type { PanelSide } from '../design/interaction.js'
 import type { Layer } from '../design/layer.js'
 import { inferLayout, type LayoutNode } from '../layout/index.js'
 import { findTitle } from '../meaning/find-title.js'
+import { nameThings } from '../meaning/names.js'
 import { readRoles } from '../meaning/roles/index.js'
 import type { InstanceStates } from '../meaning/states.js'
 import { notes } from '../notes/catalogue.js'
@@ -96,13 +97,15 @@ export const createPageBuilder = ({
       [...screen.steps].reverse().map((step) => step.root),
       { rulings: design.roles ?? {}, title: findTitle(root) },
     )
+    const names = nameThings(screen.steps.at(-1)!.root, roles)
     // Ids in a panel begin with its own: it stands in the same document as the page.
-    const names = new UniqueNames('-')
+    const ids = new UniqueNames('-')
     const prefix = use.kind === 'panel' ? `${use.panel.id}-` : ''
-    const takeName = (wanted: string): string => names.take(`${prefix}${wanted}`)
+    const takeName = (wanted: string): string => ids.take(`${prefix}${wanted}`)
     const context: BuildContext = {
       ...shared,
       roles,
+      nameOf: (layer) => names.get(layer.key) ?? layer.name,
       ids: createControlIds(root, roles, takeName),
       targets: findTargets(group, takeName),
       panel: use.kind === 'panel' ? use.panel : undefined,

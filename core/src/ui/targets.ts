@@ -1,3 +1,4 @@
+import { isIdleName } from '../design/idle-name.js'
 import type { Layer } from '../design/layer.js'
 import { walkLayers } from '../design/walk.js'
 import { toKebab } from '../text/names.js'
@@ -13,12 +14,9 @@ export type Target = {
 }
 
 const LONGEST_ID = 40
-/** A layer's own name, unless it is one that programs give. */
-const IDLE = /^(frame|group|rectangle|layer|vector|row|column|grid|box|text|instance)?[\s_-]*\d*$/i
-
 /** What a layer is about: its name, else the first words in it. */
 const subjectOf = (layer: Layer): string => {
-  if (!IDLE.test(layer.name.trim())) return layer.name
+  if (!isIdleName(layer.name)) return layer.name
   let words = ''
   walkLayers(layer, (inner) => {
     if (words === '' && inner.type === 'text') words = textOf(inner)

@@ -1,4 +1,11 @@
-import { findTitle, readRoles, type Design, type Examined, type RoleReading } from '@unimorph/core'
+import {
+  findTitle,
+  nameThings,
+  readRoles,
+  type Design,
+  type Examined,
+  type RoleReading,
+} from '@unimorph/core'
 import { nameLayers } from './widths'
 
 /** What a layer is, with what a person needs to tell it from others. */
@@ -11,9 +18,9 @@ export type NamedRole = RoleReading & {
 /** Roles that say something; the rest is layout. In the order of the page. */
 export const listRoles = (design: Design, { root, trees }: Examined): readonly NamedRole[] => {
   const wide = [...trees].reverse().map((step) => step.root)
-  const readings = [
-    ...readRoles(wide, { rulings: design.roles ?? {}, title: findTitle(root) }).values(),
-  ]
+  const roles = readRoles(wide, { rulings: design.roles ?? {}, title: findTitle(root) })
+  const readings = [...roles.values()]
+  const names = nameThings(wide[0]!, roles)
   const idOf = ({ role, level, evidence }: RoleReading): string =>
     JSON.stringify([role, level, evidence])
   const groups = new Map<string, string[]>()
@@ -24,7 +31,7 @@ export const listRoles = (design: Design, { root, trees }: Examined): readonly N
   const nameOf = nameLayers(design)
   return readings.map((reading) => ({
     ...reading,
-    name: nameOf(reading.layer),
+    name: names.get(reading.layer) ?? nameOf(reading.layer),
     alike: groups.get(idOf(reading))!,
   }))
 }

@@ -1,3 +1,4 @@
+import { isIdleName } from '../../design/idle-name.js'
 import { isTakenName, toCamel, UniqueNames } from '../../text/names.js'
 import type { Attribute, MarkupElement, MarkupNode } from './markup.js'
 
@@ -36,9 +37,6 @@ const LEAST_THINGS = 3
 const LONGEST_NAME = 18
 /** Attributes whose text may differ from thing to thing. */
 const VARYING = new Set(['to', 'href', 'src', 'alt', 'aria-label'])
-const IDLE =
-  /^(frame|group|rectangle|ellipse|layer|vector|image|row|column|grid|box|list|text|instance|container|t|path)?[\s_-]*\d*$/i
-
 const camel = (words: string, fallback: string): string =>
   toCamel(words, fallback).slice(0, LONGEST_NAME)
 
@@ -190,7 +188,7 @@ class Template {
   /** The name of a layer without the words that name the whole thing; undefined for names that programs give. */
   private nameOf(layer: string | undefined): string | undefined {
     const name = layer === undefined ? undefined : this.options.nameOf(layer)
-    if (name === undefined || IDLE.test(name.trim())) return undefined
+    if (name === undefined || isIdleName(name)) return undefined
     const own = name.split(/[^\p{L}\p{N}]+/u).filter((word) => !/^\d*$/.test(word))
     const left = own.filter((word) => singular(word.toLowerCase()) !== this.item.toLowerCase())
     return (left.length > 0 ? left : own).slice(-2).join(' ') || undefined
@@ -220,7 +218,7 @@ const nameList = (
   const own = things
     .map(({ layer }) => (layer === undefined ? undefined : nameOf(layer)))
     .map((name) => name?.replace(/[\s_-]*\d+$/, '').trim())
-    .find((name) => name !== undefined && name !== '' && !IDLE.test(name))
+    .find((name) => name !== undefined && name !== '' && !isIdleName(name))
   if (heading !== undefined && heading.split(/\s+/).length <= 3) {
     const name = camel(heading, 'things')
     const last = heading.trim().split(/\s+/).at(-1)!

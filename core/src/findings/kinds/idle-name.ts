@@ -1,12 +1,9 @@
 import { childrenOf, type Layer } from '../../design/layer.js'
+import { isIdleName } from '../../design/idle-name.js'
 import { walkLayers } from '../../design/walk.js'
 import { nameOf } from '../context.js'
 import { STILL } from '../finding.js'
 import type { FindingKind } from '../kind.js'
-
-/** What design programs call a layer until somebody names it: a kind, perhaps with a number. */
-const IDLE =
-  /^(rectangle|rect|ellipse|oval|circle|group|frame|line|path|shape|vector|polygon|star|image|picture|bitmap|text|layer|union|subtract|intersect|exclude|container|component|instance|row|column|grid|overlay|cell|untitled|\W*)[\s_-]*\d*$/i
 
 const MOST_WORDS = 4
 
@@ -43,7 +40,7 @@ export const idleName: FindingKind = {
   why: 'Files, pictures and components are named after layers.',
   find: ({ entries }) =>
     entries.flatMap(({ layer, parent, box, isSeen }) => {
-      if (!parent || !isSeen || !IDLE.test(layer.name.trim())) return []
+      if (!parent || !isSeen || !isIdleName(layer.name)) return []
       const name = proposeName(layer)
       return [
         {
@@ -53,7 +50,7 @@ export const idleName: FindingKind = {
             layer.name.trim() === ''
               ? `A ${layer.type} has no name.`
               : `${nameOf(layer)} says nothing.`,
-          ...(name && !IDLE.test(name)
+          ...(name && !isIdleName(name)
             ? {
                 remedy: {
                   label: `Call it “${name}”`,

@@ -55,12 +55,14 @@ export const buildBox = (
   const box: UiBox = {
     type: 'box',
     layer: layer.key,
-    name: layer.name,
+    name: context.nameOf(layer),
     ...(link ? { link } : {}),
     ...(isButton ? { role: 'button', ...(reading?.submits ? { submits: true } : {}) } : {}),
     ...(act ? { act } : {}),
     ...(node.menu?.is === 'panel' ? { menu: context.menuId(node.menu.key) } : {}),
-    ...(acts && !children.some(hasText) ? { label: layer.name || (link ? 'Link' : 'Button') } : {}),
+    ...(acts && !children.some(hasText)
+      ? { label: context.nameOf(layer) || (link ? 'Link' : 'Button') }
+      : {}),
     style:
       images.length > 0 && style.arrange.kind === 'none'
         ? { ...style, arrange: { kind: 'free' } }

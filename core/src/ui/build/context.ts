@@ -1,4 +1,5 @@
 import type { PanelKind } from '../../design/interaction.js'
+import type { Layer } from '../../design/layer.js'
 import type { LayoutNode } from '../../layout/index.js'
 import type { RoleReading } from '../../meaning/roles/index.js'
 import type { DrawnState, StateName } from '../../meaning/states.js'
@@ -22,6 +23,8 @@ export type BuildContext = {
   readonly home: string
   /** The page a link with these words leads to. */
   pageNamed(words: string): string | undefined
+  /** What a layer is called: by a person, else from what it says and is. */
+  nameOf(layer: Layer): string
   readonly ids: ControlIds
   /** What links and buttons of the page refer to, by the key of the layer. */
   readonly targets: ReadonlyMap<string, Target>

@@ -127,10 +127,12 @@ export const buildControl = (
   const control: UiControl = {
     type: 'control',
     layer: layer.key,
-    name: layer.name,
+    name: context.nameOf(layer),
     control: kind,
     id: context.ids.of(layer.key),
-    ...(reading.labelledBy === undefined ? { label: said || layer.name || 'Field' } : {}),
+    ...(reading.labelledBy === undefined
+      ? { label: said || context.nameOf(layer) || 'Field' }
+      : {}),
     ...(said && !ticks
       ? hint && kind !== 'select'
         ? { hint: said, ...(textLayer ? { hintColor: textLayer.style.color } : {}) }

@@ -55,7 +55,7 @@ export const drawBackground = (context: BuildContext, layer: Layer, style: UiSty
       view: { x: 0, y: 0, width: layer.box.width, height: layer.box.height },
     },
   )
-  const asset = context.collector.addDrawing(text, layer.name)
+  const asset = context.collector.addDrawing(text, context.nameOf(layer))
   return { ...rest, fills: [{ kind: 'picture', asset, fit: 'fill' }], corners: resolveCorners(0) }
 }
 
@@ -75,15 +75,15 @@ export const buildGraphic = (
     measure: context.measure,
     view: { x: -pad, y: -pad, width: width + 2 * pad, height: height + 2 * pad },
   })
-  const asset = context.collector.addDrawing(text, layer.name)
+  const asset = context.collector.addDrawing(text, context.nameOf(layer))
   const link = buildLink(context, layer, around)
   return {
     type: 'image',
     layer: layer.key,
-    name: layer.name,
+    name: context.nameOf(layer),
     asset,
     fit: 'contain',
-    alt: link ? layer.name : '',
+    alt: link ? context.nameOf(layer) : '',
     ...(link ? { link } : {}),
     style: asDrawn(style, layer.box, pad),
   }

@@ -17,10 +17,10 @@ export const buildImage = (
   return {
     type: 'image',
     layer: layer.key,
-    name: layer.name,
+    name: context.nameOf(layer),
     asset: context.collector.addPicture(layer.asset),
     fit: layer.fit,
-    alt: layer.alt ?? (link ? layer.name : ''),
+    alt: layer.alt ?? (link ? context.nameOf(layer) : ''),
     ...(link ? { link } : {}),
     style: growByOutline(buildStyle(context, node, around)),
   }
@@ -43,7 +43,7 @@ export const buildFillImage = (
   return {
     type: 'image',
     layer: layer.key,
-    name: layer.name,
+    name: context.nameOf(layer),
     asset: context.collector.addPicture(paint.asset),
     fit: paint.fit === 'tile' ? 'cover' : paint.fit,
     alt: '',

@@ -61,7 +61,7 @@ const asPressed = (
     role: 'button',
     ...(act ? { act } : {}),
     ...(reading?.submits ? { submits: true } : {}),
-    ...(node.alt === '' ? { label: layer.name || 'Button' } : {}),
+    ...(node.alt === '' ? { label: context.nameOf(layer) || 'Button' } : {}),
   })
 }
 

@@ -19,7 +19,7 @@ export const buildLine = (
   return {
     type: 'box',
     layer: layer.key,
-    name: layer.name,
+    name: context.nameOf(layer),
     style: {
       ...rest,
       fills: stroke && stroke.paint.kind !== 'image' ? [stroke.paint] : [],

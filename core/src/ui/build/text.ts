@@ -61,7 +61,7 @@ export const buildText = (
   return {
     type: 'text',
     layer: layer.key,
-    name: layer.name,
+    name: context.nameOf(layer),
     ...meaningOf(context, layer.key, around),
     ...(link ? { link } : {}),
     ...(act ? { isButton: true, act } : {}),

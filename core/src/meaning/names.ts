@@ -1,0 +1,99 @@
+import { isIdleName } from '../design/idle-name.js'
+import type { Role } from '../design/role.js'
+import type { LayoutNode } from '../layout/index.js'
+import type { RoleReading } from './roles/reading.js'
+import { saidBy, viewTree, walkViews, type View } from './roles/view.js'
+
+const MOST_WORDS = 4
+
+/** What a thing of a role is called after the words that are about it. */
+const KINDS: Readonly<Partial<Record<Role, string>>> = {
+  banner: 'header',
+  button: 'button',
+  checkbox: 'check box',
+  combobox: 'select',
+  complementary: 'side part',
+  contentinfo: 'footer',
+  figure: 'figure',
+  form: 'form',
+  group: 'choices',
+  link: 'link',
+  list: 'list',
+  main: 'main part',
+  navigation: 'navigation',
+  progressbar: 'progress',
+  radio: 'choice',
+  radiogroup: 'choices',
+  search: 'search',
+  slider: 'slider',
+  switch: 'switch',
+  table: 'table',
+  textarea: 'text area',
+  textbox: 'field',
+}
+/** There is one of them, which needs no words of its own. */
+const LONE: ReadonlySet<Role> = new Set(['banner', 'contentinfo', 'main', 'search'])
+
+const shorten = (words: string): string =>
+  words
+    .replace(/[*:：]+\s*$/u, '')
+    .trim()
+    .split(/\s+/)
+    .slice(0, MOST_WORDS)
+    .join(' ')
+
+const capitalise = (name: string): string => name.charAt(0).toUpperCase() + name.slice(1)
+
+/** The heading that stands right before a thing, or begins it. */
+const headingOf = (view: View, readings: ReadonlyMap<string, RoleReading>): string => {
+  const isHeading = (one: View): boolean => readings.get(one.key)?.role === 'heading'
+  const within = view.texts.find(isHeading)
+  if (within) return saidBy(within)
+  const siblings = view.parent?.children ?? []
+  const before = siblings.slice(0, siblings.indexOf(view)).findLast(isHeading)
+  return before ? saidBy(before) : ''
+}
+
+/** The words that a thing is about: its label, its heading, or what it says. */
+const subjectOf = (
+  view: View,
+  reading: RoleReading | undefined,
+  readings: ReadonlyMap<string, RoleReading>,
+  texts: ReadonlyMap<string, View>,
+): string => {
+  const label = reading?.labelledBy === undefined ? undefined : texts.get(reading.labelledBy)
+  if (label) return saidBy(label)
+  if (!reading || ['form', 'list', 'table', 'figure', 'main'].includes(reading.role)) {
+    return headingOf(view, readings) || saidBy(view.texts[0] ?? view)
+  }
+  return reading.role === 'navigation' ? '' : saidBy(view)
+}
+
+/**
+ * Names for what stands on a page, by key: the one a person gave, else one from what it says and what it is. Takes the
+ * page's widest tree and its readings; names are unique on the page and depend on nothing else.
+ */
+export const nameThings = (
+  root: LayoutNode,
+  readings: ReadonlyMap<string, RoleReading>,
+): ReadonlyMap<string, string> => {
+  const page = viewTree(root)
+  const texts = new Map(page.texts.map((text) => [text.key, text]))
+  const names = new Map<string, string>()
+  const used = new Map<string, number>()
+  walkViews(page, (view) => {
+    const { layer } = view.node
+    const isGiven = !view.key.endsWith('~') && !isIdleName(layer.name)
+    const reading = readings.get(view.key)
+    const kind = reading && KINDS[reading.role]
+    const own = layer.type === 'text' ? '' : kind
+    const about =
+      reading && LONE.has(reading.role) ? '' : shorten(subjectOf(view, reading, readings, texts))
+    const made = capitalise([about, own].filter(Boolean).join(' '))
+    const name = isGiven ? layer.name : made || capitalise(layer.name || layer.type)
+    const count = (used.get(name) ?? 0) + 1
+    used.set(name, count)
+    names.set(view.key, count === 1 || isGiven ? name : `${name} ${count}`)
+  })
+  return names
+}
