@@ -187,6 +187,18 @@ describe('convert', () => {
   })
 })
 
+test('states that are not drawn are left out when asked for', () => {
+  const design = join(DEMO, 'tidewrack.json')
+  const page = (...options: string[]): string => {
+    expect(unimorph('convert', design, '--out', 'site', '--force', ...options).status).toBe(0)
+    return readFileSync(join(folder, 'site/index.html'), 'utf8')
+  }
+  expect(page()).toContain('hover:underline')
+  const drawn = page('--drawn-states')
+  expect(drawn).not.toContain('hover:underline')
+  expect(drawn).toContain('hover:bg-deep')
+})
+
 describe('mistakes get one message, the right exit code and no stack', () => {
   test.each([
     ['a missing file', ['convert', 'nope.svg', '--out', 'x'], 1, 'nope.svg: cannot be read'],

@@ -21,6 +21,7 @@ export type ConvertOptions = {
   readonly styling: string
   readonly out: string
   readonly select?: readonly string[]
+  readonly drawnStates?: boolean
   readonly fonts?: string
   readonly edits?: string
   readonly force?: boolean
@@ -69,7 +70,12 @@ export const convertCommand = async (
   const isBroken = !intake.design || intake.notes.some((n) => n.severity === 'error')
   const result =
     intake.design && !isBroken
-      ? convert(intake.design, edits, { target, select: options.select ?? [], fonts })
+      ? convert(intake.design, edits, {
+          target,
+          select: options.select ?? [],
+          fonts,
+          derivesStates: options.drawnStates !== true,
+        })
       : undefined
   const notes = [...intake.notes, ...(result?.notes ?? [])]
   if (!result?.ok) {
