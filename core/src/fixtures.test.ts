@@ -41,7 +41,7 @@ const findCases = (folder: string): string[] => {
 
 /** Files that are the same whatever is converted. */
 const CONSTANT =
-  /^(html|react)\/(package\.json|tsconfig\.json|vite\.config\.ts|README\.md|\.prettier.*|src\/main\.tsx)$|^react\/index\.html$/
+  /^(html|react)\/(package\.json|tsconfig\.json|vite\.config\.ts|README\.md|\.prettier.*|src\/main\.tsx)$|^react\/(index\.html|src\/behaviour\/.*)$|^html\/behaviour\.js$/
 
 const PARSERS: Readonly<Record<string, string>> = {
   css: 'css',

@@ -171,7 +171,11 @@ const print = ({ name, takesRef, imports, lists, statements, markup }: Parts): D
 }
 
 /** Names of layers for what lists are called, and names that are free in the file. */
-const listOptions = (unit: Unit, own: ComponentCode, plan: ReactPlan): ListOptions => {
+const listOptions = (
+  unit: Unit,
+  own: ComponentCode,
+  { plan, styling }: EmitOptions,
+): ListOptions => {
   const names = new Map<string, string>()
   const look = (node: UiNode): void => {
     names.set(node.layer, node.name)
@@ -187,6 +191,7 @@ const listOptions = (unit: Unit, own: ComponentCode, plan: ReactPlan): ListOptio
     'Ref',
   ])
   return {
+    likenessOf: (classes) => styling.likenessOf(classes),
     nameOf: (layer) => names.get(layer),
     takeName: (wanted) => own.takeName(wanted),
     takeType: (wanted) => types.take(wanted),
@@ -257,7 +262,7 @@ export const emitComponent = (unit: Unit, options: EmitOptions): EmittedFile => 
   // With marks every element must be found by its layer, so that things stay one by one.
   const { markup: body, lists } = marks
     ? { markup: built, lists: [] }
-    : findLists(built, listOptions(unit, own, plan))
+    : findLists(built, listOptions(unit, own, options))
   const panels = unit.kind === 'screen' ? (unit.page.panels ?? []) : []
   for (const { id } of panels) used.components.add(plan.panels.get(id)!.name)
   const whole: MarkupElement =

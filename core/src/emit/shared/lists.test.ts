@@ -23,6 +23,7 @@ const options = (): ListOptions => {
   const names = new UniqueNames('')
   const types = new UniqueNames('')
   return {
+    likenessOf: (classes) => classes.replace('nowrap', '').trim(),
     nameOf: (layer) => layer.replace(/-\d+$/, ''),
     takeName: (wanted) => names.take(wanted),
     takeType: (wanted) => types.take(wanted),

@@ -29,6 +29,8 @@ export type ListOptions = {
   /** The name of a layer. */
   nameOf(layer: string): string | undefined
   /** Makes a name that is free in the file. */
+  /** What classes say beside how lines break, which depends on the words. */
+  likenessOf(classes: string): string
   takeName(wanted: string): string
   takeType(wanted: string): string
 }
@@ -56,37 +58,55 @@ const wordsIn = (node: MarkupNode): string =>
       : ''
 
 /** Whether two nodes can be one template: the same elements, whatever they say; parts of one may lack in the other. */
-const isAlike = (a: MarkupNode, b: MarkupNode): boolean => {
+const isAlike = (a: MarkupNode, b: MarkupNode, options: ListOptions): boolean => {
   if (a.kind === 'text' && b.kind === 'text') return true
   if (a.kind !== 'element' || b.kind !== 'element') return false
   if (a.tag !== b.tag || a.content !== b.content) return false
   if (a.attributes.length !== b.attributes.length) return false
-  const isSame = a.attributes.every((one, i) => isSameAttribute(one, b.attributes[i]!))
+  const isSame = a.attributes.every((one, i) => isSameAttribute(one, b.attributes[i]!, options))
   if (!isSame) return false
   const [more, fewer] = a.children.length >= b.children.length ? [a, b] : [b, a]
   // Words between other words have no place of their own.
   if (a.content === 'text' && a.children.length !== b.children.length) return false
-  return align(more.children, fewer.children) !== undefined
+  return align(more.children, fewer.children, options) !== undefined
 }
 
-const isSameAttribute = (a: Attribute, b: Attribute): boolean =>
-  a.name === b.name &&
-  a.kind === b.kind &&
-  (VARYING.has(a.name) || JSON.stringify(a) === JSON.stringify(b))
+const CLASSES = new Set(['class', 'className'])
+
+const isSameAttribute = (a: Attribute, b: Attribute, { likenessOf }: ListOptions): boolean => {
+  if (a.name !== b.name || a.kind !== b.kind) return false
+  if (VARYING.has(a.name)) return true
+  if (CLASSES.has(a.name) && a.kind === 'text' && b.kind === 'text') {
+    return likenessOf(a.text) === likenessOf(b.text)
+  }
+  return JSON.stringify(a) === JSON.stringify(b)
+}
 
 /** For each of the first the one of the second that takes its place; undefined when some have no place. */
 const align = (
   more: readonly MarkupNode[],
   fewer: readonly MarkupNode[],
+  options: ListOptions,
 ): readonly (MarkupNode | undefined)[] | undefined => {
   let next = 0
   const found = more.map((node) => {
     const other = fewer[next]
-    if (!other || !isAlike(node, other)) return undefined
+    if (!other || !isAlike(node, other, options)) return undefined
     next++
     return other
   })
   return next === fewer.length ? found : undefined
+}
+
+/** Figures are values, everything else is text. */
+const nameOfValues = (texts: readonly (string | undefined)[]): string =>
+  texts.every((text) => text === undefined || /^[\d+−-]/.test(text.trim())) ? 'value' : 'text'
+
+/** The words that all names begin with. */
+const commonStart = (names: readonly string[]): string => {
+  const [first = [], ...others] = names.map((name) => name.split(/[\s_-]+/))
+  const length = first.findIndex((word, i) => others.some((words) => words[i] !== word))
+  return (length < 0 ? first : first.slice(0, length)).join(' ')
 }
 
 type Open = { name: string; kind: ListField['kind']; values: (string | boolean | undefined)[] }
@@ -94,6 +114,7 @@ type Open = { name: string; kind: ListField['kind']; values: (string | boolean |
 /** Makes one template of things that are alike, and collects what differs. Lives for one list. */
 class Template {
   readonly fields: Open[] = []
+  private depth = 0
   private readonly names = new UniqueNames('', ['key', 'class', 'default', 'new', 'delete', 'in'])
 
   constructor(
@@ -101,19 +122,23 @@ class Template {
     private readonly options: ListOptions,
   ) {}
 
-  build(nodes: readonly (MarkupNode | undefined)[], near: string): MarkupNode {
+  /** `near`: what is known of the things around, for what has no name of its own; the whole thing has none. */
+  build(nodes: readonly (MarkupNode | undefined)[], near?: string): MarkupNode {
     const model = nodes.find((node) => node !== undefined)!
     if (model.kind === 'text') {
       const texts = nodes.map((node) => (node?.kind === 'text' ? node.text : undefined))
       const isSame = texts.every((one) => one === undefined || one === model.text)
-      return isSame ? model : { kind: 'expression', code: this.field(near, 'text', texts) }
+      return isSame
+        ? model
+        : { kind: 'expression', code: this.field(near ?? nameOfValues(texts), 'text', texts) }
     }
     if (model.kind !== 'element') return model
     const elements = nodes.map((node) => (node?.kind === 'element' ? node : undefined))
     const widest = elements.reduce((a, b) =>
       (b?.children.length ?? -1) > (a?.children.length ?? -1) ? b : a,
     )!
-    const own = this.nameOf(model.layer) ?? near
+    const isWhole = this.depth++ === 0
+    const own = isWhole ? undefined : (this.nameOf(model.layer) ?? near)
     const attributes = model.attributes.map((attribute, i) =>
       this.attribute(
         attribute,
@@ -122,7 +147,9 @@ class Template {
       ),
     )
     const columns = elements.map((element) =>
-      element ? align(widest.children, element.children)! : widest.children.map(() => undefined),
+      element
+        ? align(widest.children, element.children, this.options)!
+        : widest.children.map(() => undefined),
     )
     const children = widest.children.map((_, i) => {
       const column = columns.map((one) => one[i])
@@ -133,7 +160,7 @@ class Template {
   }
 
   /** What only some things have is shown by a field of its own, or by the first that differs in it. */
-  private optional(column: readonly (MarkupNode | undefined)[], near: string): MarkupNode {
+  private optional(column: readonly (MarkupNode | undefined)[], near?: string): MarkupNode {
     const before = this.fields.length
     const content = this.build(column, near)
     if (content.kind !== 'element') return content
@@ -158,18 +185,27 @@ class Template {
   private attribute(
     model: Attribute,
     all: readonly (Attribute | undefined)[],
-    near: string,
+    near: string | undefined,
   ): Attribute {
     const values = all.map((one) =>
       one?.kind === 'text' ? one.text : one?.kind === 'code' ? one.code : undefined,
     )
     const present = values.filter((value) => value !== undefined)
+    if (CLASSES.has(model.name) && model.kind === 'text') {
+      // Where lines break for some of the things, they may break for all.
+      const careful = present.reduce((a, b) => (b.length > a.length ? b : a), model.text)
+      return { ...model, text: careful }
+    }
     if (!VARYING.has(model.name) || new Set(present).size <= 1) return model
     const wanted = { src: 'picture', alt: 'alternative', to: 'address', href: 'address' }[
       model.name
     ]
     const kind = model.kind === 'code' ? 'code' : 'text'
-    return { name: model.name, kind: 'code', code: this.field(wanted ?? near, kind, values) }
+    return {
+      name: model.name,
+      kind: 'code',
+      code: this.field(wanted ?? near ?? 'text', kind, values),
+    }
   }
 
   private field(wanted: string, kind: 'text' | 'code', values: (string | undefined)[]): string {
@@ -197,11 +233,15 @@ class Template {
 
 type Found = { readonly from: number; readonly to: number }
 
-const findRun = (children: readonly MarkupNode[], from: number): Found | undefined => {
+const findRun = (
+  children: readonly MarkupNode[],
+  from: number,
+  options: ListOptions,
+): Found | undefined => {
   const first = children[from]!
   if (first.kind !== 'element') return undefined
   let to = from + 1
-  while (to < children.length && isAlike(first, children[to]!)) to++
+  while (to < children.length && isAlike(first, children[to]!, options)) to++
   return to - from >= LEAST_THINGS ? { from, to } : undefined
 }
 
@@ -215,10 +255,11 @@ const nameList = (
   things: readonly MarkupElement[],
   { nameOf }: ListOptions,
 ): { readonly name: string; readonly item: string } => {
-  const own = things
-    .map(({ layer }) => (layer === undefined ? undefined : nameOf(layer)))
-    .map((name) => name?.replace(/[\s_-]*\d+$/, '').trim())
-    .find((name) => name !== undefined && name !== '' && !isIdleName(name))
+  const names = things
+    .map(({ layer }) => (layer === undefined ? '' : (nameOf(layer) ?? '')))
+    .map((name) => name.replace(/[\s_-]*\d+$/, '').trim())
+  const start = commonStart(names)
+  const own = [start, names[0]!].find((name) => name !== '' && !isIdleName(name))
   if (heading !== undefined && heading.split(/\s+/).length <= 3) {
     const name = camel(heading, 'things')
     const last = heading.trim().split(/\s+/).at(-1)!
@@ -242,7 +283,7 @@ export const findLists = (
     const named = nameList(heading, things, options)
     const [name, item] = [options.takeName(named.name), options.takeName(named.item)]
     const template = new Template(item, options)
-    const built = template.build(things, 'text') as MarkupElement
+    const built = template.build(things) as MarkupElement
     const fields = template.fields.map(({ name: field, kind, values }): ListField => ({
       name: field,
       kind,
@@ -273,7 +314,7 @@ export const findLists = (
     for (let i = 0; i < element.children.length; i++) {
       const child = element.children[i]!
       if (isHeading(child)) heading = wordsIn(child)
-      const run = findRun(element.children, i)
+      const run = findRun(element.children, i, options)
       const things = run ? (element.children.slice(run.from, run.to) as MarkupElement[]) : []
       const differ = new Set(things.map((one) => JSON.stringify({ ...one, layer: 0 }))).size > 1
       if (run && isWorth(things[0]!) && differ) {

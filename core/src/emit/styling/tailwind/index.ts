@@ -160,6 +160,11 @@ export const createTailwind = (
     },
     panel: ({ kind, side, root }) => hand(panelClasses(kind, side, root.style.width.px)),
     message: (kind) => hand(MESSAGES[kind]),
+    likenessOf: (list) =>
+      list
+        .split(' ')
+        .filter((name) => !/(^|:)(whitespace-(nowrap|normal)|wrap-anywhere)$/.test(name))
+        .join(' '),
     run: (style) => hand(runClasses(theme, style)),
     frame: (node: UiImage) =>
       hand(
