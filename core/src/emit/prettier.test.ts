@@ -10,7 +10,7 @@ import { printDocument } from './shared/print-document.js'
 const print = (doc: Doc): string => printDocument(doc, 80).text
 
 const asHtml = (node: MarkupNode): MarkupNode =>
-  node.kind === 'text'
+  node.kind !== 'element'
     ? node
     : {
         ...node,

@@ -79,7 +79,9 @@ const runs = fc
     },
   )
   .map((list) => tidy(list))
-  .filter((list) => list.some((n) => n.kind === 'text' || n.tag === 'span'))
+  .filter((list) =>
+    list.some((n) => n.kind === 'text' || (n.kind === 'element' && n.tag === 'span')),
+  )
 
 const tidy = (list: readonly MarkupNode[]): MarkupNode[] => {
   const isBreak = (node: MarkupNode | undefined): boolean =>
