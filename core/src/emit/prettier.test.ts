@@ -5,6 +5,9 @@ import { printHtml } from './html/print-html.js'
 import { printReturnedJsx } from './react/print-jsx.js'
 import { concat, hardline, indent, type Doc } from './shared/document.js'
 import type { MarkupElement, MarkupNode } from './shared/markup.js'
+import { UniqueNames } from '../text/names.js'
+import { printList } from './react/print-list.js'
+import { findLists } from './shared/lists.js'
 import { printDocument } from './shared/print-document.js'
 
 const print = (doc: Doc): string => printDocument(doc, 80).text
@@ -22,9 +25,10 @@ const asHtml = (node: MarkupNode): MarkupNode =>
 
 const htmlFile = (tree: MarkupElement): string => print(concat([printHtml(asHtml(tree)), hardline]))
 
-const componentFile = (tree: MarkupElement): string =>
+const componentFile = (tree: MarkupElement, before: readonly Doc[] = []): string =>
   print(
     concat([
+      ...before,
       'export function Page() {',
       indent(concat([hardline, 'return ', printReturnedJsx(tree), ';'])),
       hardline,
@@ -32,6 +36,36 @@ const componentFile = (tree: MarkupElement): string =>
       hardline,
     ]),
   )
+
+/** A thing like another: every text differs, and where `lacks` is set some children are missing. */
+const like = (node: MarkupNode, i: number, lacks: boolean): MarkupNode => {
+  if (node.kind === 'text') {
+    return { ...node, text: node.text.replace(/\S+/, (word) => `${word}${i}`) }
+  }
+  if (node.kind !== 'element') return node
+  const kept = lacks && node.content === 'blocks' ? node.children.slice(1) : node.children
+  return { ...node, children: kept.map((child) => like(child, i, lacks)) }
+}
+
+/** Things that are alike, as a component over a list of what they say. */
+const listFile = (thing: MarkupElement, lacks: boolean): string => {
+  const names = new UniqueNames('')
+  const things = [0, 1, 2].map((i) => like(thing, i, lacks && i === 1))
+  const root: MarkupElement = {
+    kind: 'element',
+    tag: 'ul',
+    content: 'blocks',
+    attributes: [],
+    children: things,
+  }
+  const { markup, lists } = findLists(root, {
+    nameOf: () => undefined,
+    likenessOf: (classes) => classes,
+    takeName: (wanted) => names.take(wanted),
+    takeType: (wanted) => wanted,
+  })
+  return componentFile(markup, lists.map(printList))
+}
 
 const options = { numRuns: 300, seed: 20261123 }
 
@@ -50,6 +84,16 @@ describe('Prettier changes nothing', () => {
     await fc.assert(
       fc.asyncProperty(markupTree, async (tree) => {
         const text = componentFile(tree)
+        expect(await format(text, { parser: 'typescript' })).toBe(text)
+      }),
+      options,
+    )
+  })
+
+  test(`in printed lists and loops (seed ${options.seed})`, async () => {
+    await fc.assert(
+      fc.asyncProperty(markupTree, fc.boolean(), async (tree, lacks) => {
+        const text = listFile(tree, lacks)
         expect(await format(text, { parser: 'typescript' })).toBe(text)
       }),
       options,

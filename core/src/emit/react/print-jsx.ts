@@ -128,11 +128,14 @@ const printWithText = (element: MarkupElement, opening: Doc, closing: Doc): Doc 
 }
 
 /** An element whose only content is the value of some code: on one line where that fits. */
-const printWithValue = (element: MarkupElement, opening: Doc, closing: Doc, code: string): Doc => {
+const printWithValue = (element: MarkupElement, opening: Doc, closing: Doc, value: Doc): Doc => {
   const mustBreak = isHard(opening) || element.attributes.length > 1
   const edge = mustBreak ? hardline : softline
-  return group(concat([opening, indent(concat([edge, `{${code}}`])), edge, closing]))
+  return group(concat([opening, indent(concat([edge, value])), edge, closing]))
 }
+
+const isCode = (node: MarkupNode): node is Exclude<MarkupNode, MarkupText | MarkupElement> =>
+  node.kind !== 'text' && node.kind !== 'element'
 
 /** Goes through a list; what it makes of each thing has a line of its own. */
 const printLoop = ({ list, item, key, template }: MarkupLoop): Doc => {
@@ -172,11 +175,11 @@ const printElement = (element: MarkupElement): Doc => {
   const opening = printOpeningTag(element)
   const closing = `</${element.tag}>`
   const [only, ...others] = element.children
-  const isValue = only?.kind === 'expression' && others.length === 0
+  const isValue = only !== undefined && others.length === 0 && isCode(only)
   const doc = isVoid(element)
     ? opening
     : isValue
-      ? printWithValue(element, opening, closing, only.code)
+      ? printWithValue(element, opening, closing, printNode(only))
       : element.children.some(isText)
         ? printWithText(element, opening, closing)
         : group(

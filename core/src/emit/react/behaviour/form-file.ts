@@ -15,6 +15,8 @@ import { toShortPascal } from '../../../text/names.js'
 import { isTick, type UiForm } from '../../../ui/nodes.js'
 import type { Phrases } from '../../../ui/phrases.js'
 import { quoteString } from '../escape.js'
+import { printBlock } from '../print-block.js'
+import { printProperty } from '../print-property.js'
 
 const PRINT_WIDTH = 80
 /** Longer names would not leave the lines that have them twice in their width. */
@@ -23,19 +25,12 @@ const LONGEST_NAME = 17
 /** A name of a property, in quotes where it is no identifier. */
 const propertyName = (id: string): string => (/^[A-Za-z_$][\w$]*$/.test(id) ? id : quoteString(id))
 
-/** `missing: "…",`, on two lines when one is too long. */
-const property = (name: string, value: string): Doc =>
-  group(concat([`${name}:`, indent(concat([line, quoteString(value)])), ',']))
-
-const block = (open: string, lines: readonly Doc[], close: string): Doc =>
-  concat([open, indent(concat([hardline, join(hardline, lines)])), hardline, close])
-
 /** What a form asks, as a type; a tick that is not set is no answer. */
 const answersType = (type: string, { fields }: UiForm): Doc => {
   // Of radio buttons the one that is chosen is the answer of all.
   const known = new Map(fields.map((field) => [field.name, field]))
   if (known.size === 0) return `export type ${type} = Record<string, string>;`
-  return block(
+  return printBlock(
     `export type ${type} = {`,
     [...known.values()].map(({ name, control }) =>
       isTick(control) ? `${propertyName(name)}?: string;` : `${propertyName(name)}: string;`,
@@ -83,21 +78,21 @@ export const buildFormFile = (form: UiForm, name: string, phrases: Phrases): Emi
       ? '/** Gets the answers of the form. Fill in what becomes of them. */'
       : '/** Sends the answers of the form. */',
     hardline,
-    block(`async function send(answers: ${type}) {`, [send], '}'),
+    printBlock(`async function send(answers: ${type}) {`, [send], '}'),
     hardline,
     hardline,
-    block(
+    printBlock(
       `export const ${name}: FormDefinition<${type}> = {`,
       [
         'send,',
-        block(
+        printBlock(
           'words: {',
           [
-            property('missing', missing),
-            property('invalid', invalid),
-            property('sending', sending),
-            property('sent', form.sent ?? sent),
-            property('failed', form.failed ?? failed),
+            printProperty('missing', quoteString(missing)),
+            printProperty('invalid', quoteString(invalid)),
+            printProperty('sending', quoteString(sending)),
+            printProperty('sent', quoteString(form.sent ?? sent)),
+            printProperty('failed', quoteString(form.failed ?? failed)),
           ],
           '},',
         ),
