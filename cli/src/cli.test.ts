@@ -116,6 +116,8 @@ describe('convert', () => {
       '404.html',
       'README.md',
       'assets/shore.png',
+      'behaviour.js',
+      'handlers.js',
       'index.html',
       'log-a-sighting.html',
       'package.json',
