@@ -65,6 +65,16 @@ export class RolePage {
     return role !== undefined && roles.includes(role)
   }
 
+  /** The views that are one of these or hold one, as far as is known now; found in one walk. */
+  holdersOf(...roles: readonly RoleReading['role'][]): ReadonlySet<View> {
+    const holders = new Set<View>()
+    walkViews(this.root, (view) => {
+      if (!this.is(view, ...roles)) return
+      for (let at: View | undefined = view; at && !holders.has(at); at = at.parent) holders.add(at)
+    })
+    return holders
+  }
+
   /** Whether a view, or something it stands in, is one of these. */
   isWithin(view: View, ...roles: readonly RoleReading['role'][]): boolean {
     for (let at: View | undefined = view; at; at = at.parent) {

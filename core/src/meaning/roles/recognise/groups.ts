@@ -9,11 +9,6 @@ const ticksIn = (page: RolePage, view: View): readonly View[] =>
     ? [view]
     : view.children.flatMap((child) => ticksIn(page, child))
 
-/** Something else is filled in or pressed there. */
-const holdsOthers = (page: RolePage, view: View): boolean =>
-  page.is(view, ...FIELD_ROLES, 'button', 'slider', 'table') ||
-  view.children.some((child) => holdsOthers(page, child))
-
 /** Words that could say what the controls below them are about. */
 const isTitle = (page: RolePage, text: View | undefined, below: number): text is View =>
   text?.node.layer.type === 'text' &&
@@ -25,10 +20,15 @@ const isTitle = (page: RolePage, text: View | undefined, below: number): text is
 type Run = { readonly from: number; readonly to: number; readonly ticks: readonly View[] }
 
 /** The first run of children that hold nothing but radio buttons, or nothing but check boxes, and their words. */
-const findRun = (page: RolePage, view: View, grouped: ReadonlySet<View>): Run | undefined => {
+const findRun = (
+  page: RolePage,
+  view: View,
+  isOpen: (child: View) => boolean,
+  grouped: ReadonlySet<View>,
+): Run | undefined => {
   const { children } = view
   const own = children.map((child) =>
-    holdsOthers(page, child) ? [] : ticksIn(page, child).filter((tick) => !grouped.has(tick)),
+    isOpen(child) ? ticksIn(page, child).filter((tick) => !grouped.has(tick)) : [],
   )
   for (let from = 0; from < children.length; from++) {
     const [first] = own[from]!
@@ -50,10 +50,15 @@ const findRun = (page: RolePage, view: View, grouped: ReadonlySet<View>): Run | 
  */
 export const readGroups = (page: RolePage): void => {
   const grouped = new Set<View>()
+  const ticks = page.holdersOf('radio', 'checkbox')
+  // Something else is filled in or pressed there.
+  const others = page.holdersOf(...FIELD_ROLES, 'button', 'slider', 'table')
+  const isOpen = (child: View): boolean => ticks.has(child) && !others.has(child)
   const visit = (view: View): void => {
+    if (!ticks.has(view)) return
     for (const child of view.children) visit(child)
     if (page.is(view, 'table', 'list', 'navigation', 'group', 'radiogroup')) return
-    const run = findRun(page, view, grouped)
+    const run = findRun(page, view, isOpen, grouped)
     if (!run) return
     const things = view.children.slice(run.from, run.to)
     const before = view.children[run.from - 1]

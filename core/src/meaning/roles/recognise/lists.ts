@@ -16,10 +16,6 @@ const isItem = (view: View): boolean =>
   view.height <= 96 &&
   view.texts.every((text) => saidBy(text).length <= 160)
 
-const holdsControl = (page: RolePage, view: View): boolean =>
-  page.is(view, ...CONTROL_ROLES, 'label', 'button', 'form') ||
-  view.children.some((child) => holdsControl(page, child))
-
 /** A small dot or sign stands before its words. */
 const hasDot = (view: View): boolean => {
   const [first, ...others] = view.children
@@ -38,9 +34,13 @@ const isMarked = (view: View): boolean => BULLET.test(saidBy(view)) || hasDot(vi
 type Kind = { readonly confidence: number; readonly why: string; is(view: View): boolean }
 
 /** What may be an item of a list, the surest first. Neighbours of one kind are one list. */
-const kindsIn = (page: RolePage, isColumn: boolean): readonly Kind[] => {
+const kindsIn = (
+  page: RolePage,
+  controls: ReadonlySet<View>,
+  isColumn: boolean,
+): readonly Kind[] => {
   const isFree = (view: View): boolean =>
-    isItem(view) && page.roleOf(view) === undefined && !holdsControl(page, view)
+    isItem(view) && page.roleOf(view) === undefined && !controls.has(view)
   return [
     {
       confidence: 0.85,
@@ -72,11 +72,11 @@ const findRun = (items: readonly View[], kind: Kind): readonly View[] => {
   return best
 }
 
-const readList = (page: RolePage, view: View): void => {
+const readList = (page: RolePage, controls: ReadonlySet<View>, view: View): void => {
   const { kind: arrangement } = view.node.arrangement
   const items = flowOf(view)
   if (items.length < LEAST_ITEMS || items.length !== view.children.length) return
-  for (const kind of kindsIn(page, arrangement === 'column')) {
+  for (const kind of kindsIn(page, controls, arrangement === 'column')) {
     const run = findRun(items, kind)
     if (run.length < LEAST_ITEMS) continue
     if (kind.confidence < 0.8 && !areAlike(run.map((item) => item.node))) continue
@@ -91,10 +91,11 @@ const readList = (page: RolePage, view: View): void => {
 
 /** Lists: runs of links, lines with bullets, and rows that are alike; alone in a container or among other things. */
 export const readLists = (page: RolePage): void => {
+  const controls = page.holdersOf(...CONTROL_ROLES, 'label', 'button', 'form')
   walkViews(page.root, (view) => {
     const role = page.roleOf(view)
     if (role === 'table' || role === 'link' || role === 'button') return false
-    if (role !== 'navigation' && role !== 'list') readList(page, view)
+    if (role !== 'navigation' && role !== 'list') readList(page, controls, view)
     return true
   })
 }
