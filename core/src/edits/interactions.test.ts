@@ -68,3 +68,17 @@ test('what cannot be done is said: a panel outside the conversion, an address fo
   const lost = result.notes.filter(({ code }) => code === 'account/lost')
   expect(lost.map(({ where }) => where.layer)).toEqual(['title', 'more'])
 })
+
+test('a screen that is shown in two ways is one panel, shown as the first of them says', () => {
+  const edits = [
+    say('title', { kind: 'open', screen: 'rota', as: 'drawer', side: 'start' }),
+    say('more', { kind: 'open', screen: 'rota', as: 'overlay', side: 'end' }),
+  ]
+  const result = convert(made, edits, { target: 'html' })
+  if (!result.ok) throw new Error('not converted')
+  const page = result.value.files.find((file) => file.path === 'index.html')!.content
+  const text = page.kind === 'text' ? page.text : ''
+  expect(text.match(/<dialog/g)).toHaveLength(1)
+  expect(text.match(/command="show-modal"/g)).toHaveLength(2)
+  expect(result.value.files.map((file) => file.path)).not.toContain('rota.html')
+})

@@ -113,7 +113,7 @@ export const buildUi = (
     pages: new Map([...keyOf].filter(([key]) => isPage.has(key))),
     home: pageGroups[0]![0]!.key,
     pageNamed: (words) => pageNames.get(words.trim().toLowerCase()),
-    panelOf: (screen) => plans.get(keyOf.get(screen) ?? '')?.id,
+    panelOf: (screen) => plans.get(keyOf.get(screen) ?? ''),
   })
   const formNames = new UniqueNames('-')
   const finish = (root: UiNode): UiNode => {

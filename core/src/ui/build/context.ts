@@ -29,7 +29,7 @@ export type BuildContext = {
   /** What links and buttons of the page refer to, by the key of the layer. */
   readonly targets: ReadonlyMap<string, Target>
   /** The panel that shows a screen, by the screen's key. */
-  panelOf(screen: string): string | undefined
+  panelOf(screen: string): { readonly id: string; readonly kind: PanelKind } | undefined
   /** What is built is shown over a page, as this. */
   readonly panel: { readonly id: string; readonly kind: PanelKind } | undefined
   /** The instance with drawn states that a layer is, or stands in, by keys. */

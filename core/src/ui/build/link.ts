@@ -81,7 +81,8 @@ export const buildAct = (
     case 'open': {
       const panel = context.panelOf(link.screen)
       if (panel === undefined) return lost('the screen it shows is not part of this conversion')
-      return { kind: 'open', panel, as: link.as }
+      // Shown in two ways, it is what the first of them says.
+      return { kind: 'open', panel: panel.id, as: panel.kind }
     }
     case 'close':
       if (!context.panel) return lost('it stands in nothing that could be put away')
