@@ -35,15 +35,10 @@ const setItems = (page: RolePage, list: View, items: readonly View[], why: strin
   page.set(list, { role: 'navigation', confidence: 0.88, evidence: [why] })
 }
 
-/** Links that stand among other things are a list of their own, or the navigation itself. */
-const setRunOfLinks = (
-  page: RolePage,
-  items: readonly View[],
-  role: 'list' | 'navigation',
-  why: string,
-): void => {
-  for (const item of items) setLink(page, item, role === 'list' ? 0.9 : 0.85, why)
-  page.setRun(items, { role, confidence: 0.85, evidence: [why] })
+/** Links that stand among other things are navigation all the same. */
+const setRunOfLinks = (page: RolePage, items: readonly View[], why: string): void => {
+  for (const item of items) setLink(page, item, 0.85, why)
+  page.setRun(items, { role: 'navigation', confidence: 0.85, evidence: [why] })
 }
 
 /** Home / Admin / Dashboard: the way to this page. */
@@ -116,7 +111,7 @@ const readHead = (page: RolePage, view: View): void => {
       flow.filter((other) => other !== only),
     )
   } else if (run.length === flow.length) setItems(page, view, run, why)
-  else setRunOfLinks(page, run, 'navigation', why)
+  else setRunOfLinks(page, run, why)
 }
 
 const isAtSide = (page: RolePage, view: View): boolean =>
