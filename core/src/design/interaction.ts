@@ -94,3 +94,9 @@ export const targetOf = (link: Link | undefined): string | undefined =>
 /** The screen a press leads to or shows. */
 export const screenOf = (link: Link | undefined): string | undefined =>
   link && 'screen' in link ? link.screen : undefined
+
+type Behaviour = { readonly link?: Link; readonly hover?: Hover; readonly entrance?: Entrance }
+
+/** Whether a layer does something: it is more than what is drawn of it. */
+export const hasBehaviour = ({ link, hover, entrance }: Behaviour): boolean =>
+  link !== undefined || hover !== undefined || entrance !== undefined

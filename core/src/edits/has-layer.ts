@@ -1,5 +1,6 @@
 import type { Design } from '../design/design.js'
 import { walkScreens } from '../design/walk.js'
+import { layerOfNode } from '../layout/index.js'
 
 /**
  * Asks of keys whether they stand for something in a design: `first~` is a container around the layer `first`,
@@ -13,7 +14,7 @@ export const layerFinder = (design: Design): ((key: string) => boolean) => {
     if (layer.type === 'instance') instances.push(`${layer.key}/`)
   })
   return (key) => {
-    const own = key.replace(/~+(menu|run)?$/, '')
+    const own = layerOfNode(key)
     return keys.has(own) || instances.some((instance) => own.startsWith(instance))
   }
 }

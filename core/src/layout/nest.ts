@@ -1,4 +1,5 @@
 import { isSameBox, resolveCorners, type Box } from '../design/geometry.js'
+import { hasBehaviour } from '../design/interaction.js'
 import type { Layer, RectangleLayer } from '../design/layer.js'
 import { isOpaquePaint } from '../design/paint.js'
 import { areaOf, overlapOn } from './axis.js'
@@ -94,12 +95,7 @@ const findHolders = (pieces: readonly Piece[]): ReadonlyMap<Piece, Piece> => {
 const SAME_BOX_PX = 1.01
 
 const isPlain = (layer: Layer): boolean =>
-  layer.opacity === 1 &&
-  layer.blend === 'normal' &&
-  layer.rotationDeg === 0 &&
-  !layer.link &&
-  !layer.hover &&
-  !layer.entrance
+  layer.opacity === 1 && layer.blend === 'normal' && layer.rotationDeg === 0 && !hasBehaviour(layer)
 
 type Shape = Extract<Layer, { fills: unknown; radius: unknown }>
 

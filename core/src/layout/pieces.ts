@@ -1,5 +1,6 @@
 import type { Design } from '../design/design.js'
 import { growBox, growCorners, resolveCorners, uniteBoxes, type Box } from '../design/geometry.js'
+import { hasBehaviour } from '../design/interaction.js'
 import {
   childrenOf,
   isContainer,
@@ -68,9 +69,7 @@ const isUnit = (layer: ContainerLayer): boolean =>
   layer.opacity !== 1 ||
   layer.blend !== 'normal' ||
   layer.rotationDeg !== 0 ||
-  layer.link !== undefined ||
-  layer.hover !== undefined ||
-  layer.entrance !== undefined ||
+  hasBehaviour(layer) ||
   layer.type === 'component' ||
   (layer.type === 'group'
     ? layer.mask !== undefined || layer.effects.length > 0

@@ -84,16 +84,21 @@ export const nameThings = (
   walkViews(page, (view) => {
     const { layer } = view.node
     const isGiven = !view.key.endsWith('~') && !isIdleName(layer.name)
+    if (isGiven) {
+      used.set(layer.name, (used.get(layer.name) ?? 0) + 1)
+      names.set(view.key, layer.name)
+      return
+    }
     const reading = readings.get(view.key)
     const kind = reading && KINDS[reading.role]
     const own = layer.type === 'text' ? '' : kind
     const about =
       reading && LONE.has(reading.role) ? '' : shorten(subjectOf(view, reading, readings, texts))
     const made = capitalise([about, own].filter(Boolean).join(' '))
-    const name = isGiven ? layer.name : made || capitalise(layer.name || layer.type)
+    const name = made || capitalise(layer.name || layer.type)
     const count = (used.get(name) ?? 0) + 1
     used.set(name, count)
-    names.set(view.key, count === 1 || isGiven ? name : `${name} ${count}`)
+    names.set(view.key, count === 1 ? name : `${name} ${count}`)
   })
   return names
 }

@@ -1,4 +1,4 @@
-import type { UiNode } from './nodes.js'
+import { mapChildren, type UiNode } from './nodes.js'
 
 const answersPointer = (node: UiNode): boolean =>
   node.states?.some((s) => s.state === 'hover') === true
@@ -25,10 +25,6 @@ const reactionOf = (node: UiNode): UiNode['reacts'] => {
 /** Gives what is pressed, and has no drawn state under the pointer, one of its own; focus is the style sheet's affair. */
 export const deriveStates = (node: UiNode): UiNode => {
   const reacts = answersPointer(node) ? undefined : reactionOf(node)
-  const children = 'children' in node ? node.children.map(deriveStates) : undefined
-  const isSame =
-    children === undefined ||
-    children.every((child, i) => child === (node as { children: readonly UiNode[] }).children[i])
-  if (!reacts && isSame) return node
-  return { ...node, ...(reacts ? { reacts } : {}), ...(children ? { children } : {}) } as UiNode
+  const own = mapChildren(node, deriveStates)
+  return reacts ? { ...own, reacts } : own
 }

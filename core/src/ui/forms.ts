@@ -1,7 +1,14 @@
 import type { FormRuling } from '../design/form.js'
 import { toKebab } from '../text/names.js'
 import { textsIn, wordsOf } from './describe-page.js'
-import type { UiBox, UiControl, UiField, UiForm, UiNode } from './nodes.js'
+import {
+  mapChildren,
+  type UiBox,
+  type UiControl,
+  type UiField,
+  type UiForm,
+  type UiNode,
+} from './nodes.js'
 
 export type FormOptions = {
   /** What is said about forms, by the key of the layer. */
@@ -75,10 +82,7 @@ const describe = (form: UiBox, options: FormOptions): UiForm => {
 
 /** Tells of every form in a tree what is asked in it and what becomes of the answers. */
 export const describeForms = (node: UiNode, options: FormOptions): UiNode => {
-  if (!('children' in node)) return node
-  const children = node.children.map((child) => describeForms(child, options))
-  const isSame = children.every((child, i) => child === node.children[i])
-  const own = isSame ? node : ({ ...node, children } as UiNode)
+  const own = mapChildren(node, (child) => describeForms(child, options))
   return own.type === 'box' && (own.role === 'form' || own.role === 'search')
     ? { ...own, form: describe(own, options) }
     : own

@@ -100,7 +100,9 @@ export const buildUi = (
   const keyOf = new Map(
     groups.flatMap((group) => group.map((root) => [root.key, group[0]!.key] as const)),
   )
-  const isPage = new Set(pageGroups.flatMap((group) => group.map((root) => root.key)))
+  const pageOf = new Map(
+    pageGroups.flatMap((group) => group.map((root) => [root.key, group[0]!.key] as const)),
+  )
   const pageNames = new Map(
     pageGroups.map((group) => [pageName(group).toLowerCase(), group[0]!.key] as const),
   )
@@ -110,7 +112,7 @@ export const buildUi = (
     collector,
     measure,
     states: findDrawnStates(design),
-    pages: new Map([...keyOf].filter(([key]) => isPage.has(key))),
+    pages: pageOf,
     home: pageGroups[0]![0]!.key,
     pageNamed: (words) => pageNames.get(words.trim().toLowerCase()),
     panelOf: (screen) => plans.get(keyOf.get(screen) ?? ''),
@@ -119,7 +121,7 @@ export const buildUi = (
   const finish = (root: UiNode): UiNode => {
     const whole = describeForms(placeTabs(root), {
       rulings: design.forms ?? {},
-      pageOf: (screen) => (isPage.has(screen) ? keyOf.get(screen) : undefined),
+      pageOf: (screen) => pageOf.get(screen),
       refuse: (layer, url) => account.add(notes.linkRefused(layer, url)),
       takeName: (wanted) => formNames.take(wanted),
     })

@@ -347,6 +347,14 @@ export const isTick = (kind: UiControlKind): boolean => TICKS.has(kind)
 
 export type UiNode = UiBox | UiText | UiImage | UiMenuButton | UiControl
 
+/** A node with each of its children changed; the node itself where that changes nothing. */
+export const mapChildren = (node: UiNode, change: (child: UiNode) => UiNode): UiNode => {
+  if (!('children' in node)) return node
+  const children = node.children.map(change)
+  const isSame = children.every((child, i) => child === node.children[i])
+  return isSame ? node : ({ ...node, children } as UiNode)
+}
+
 /** What stands in a box for the layout: boxes that take no part in it are looked through. */
 export const childrenInLayout = (node: UiNode): readonly UiNode[] =>
   node.type !== 'box'

@@ -85,7 +85,7 @@ export const buildNotFound = (first: UiPage, phrases: Phrases): UiPage | undefin
     const place = { ...onlyChild('column', 'stretch'), margin: NO_MARGIN }
     children.push({ ...head, style: { ...head.style, place } })
   }
-  const { steps: _steps, contentMax: _held, ...style } = { ...root.style, steps: undefined }
+  const { contentMax: _held, ...style } = root.style
   const page: UiBox = {
     type: 'box',
     layer: NOT_FOUND,

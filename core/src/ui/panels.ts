@@ -2,7 +2,7 @@ import type { Layer } from '../design/layer.js'
 import type { PanelKind, PanelSide } from '../design/interaction.js'
 import { walkLayers } from '../design/walk.js'
 import { toKebab, UniqueNames } from '../text/names.js'
-import type { UiNode, UiPanel } from './nodes.js'
+import { mapChildren, type UiNode, type UiPanel } from './nodes.js'
 
 export type PanelPlan = {
   /** Screens that are shown over pages, by the key of their widest artboard. */
@@ -69,6 +69,5 @@ export const lowerHeadings = (node: UiNode): UiNode => {
   if (node.type === 'text' && node.level !== undefined && node.level < 6) {
     return { ...node, level: (node.level + 1) as NonNullable<typeof node.level> }
   }
-  if (!('children' in node)) return node
-  return { ...node, children: node.children.map(lowerHeadings) } as UiNode
+  return mapChildren(node, lowerHeadings)
 }

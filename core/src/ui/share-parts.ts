@@ -1,4 +1,11 @@
-import type { UiBox, UiNode, UiPage, UiState, UiStyle } from './nodes.js'
+import {
+  mapChildren,
+  type UiBox,
+  type UiNode,
+  type UiPage,
+  type UiState,
+  type UiStyle,
+} from './nodes.js'
 
 /** Parts that several pages may have in common. */
 const ROLES = ['banner', 'navigation', 'contentinfo'] as const
@@ -158,14 +165,8 @@ const rekeyed = (made: UiNode, model: UiNode, view: View): UiNode => {
   return { ...made, ...keys, children } as UiNode
 }
 
-const replace = (node: UiNode, old: UiNode, by: UiNode): UiNode => {
-  if (node === old) return by
-  if (!('children' in node)) return node
-  const children = node.children.map((child) => replace(child, old, by))
-  return children.every((child, i) => child === node.children[i])
-    ? node
-    : ({ ...node, children } as UiNode)
-}
+const replace = (node: UiNode, old: UiNode, by: UiNode): UiNode =>
+  node === old ? by : mapChildren(node, (child) => replace(child, old, by))
 
 /** The parts of one role that most pages have in common. */
 const findShared = (pages: readonly UiPage[], role: PartRole): readonly Part[] => {

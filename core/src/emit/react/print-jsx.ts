@@ -142,7 +142,7 @@ const printLoop = ({ list, item, key, template }: MarkupLoop): Doc => {
   const index = key === undefined ? ', index' : ''
   const keyed = { name: 'key', kind: 'code', code: key ?? 'index' } as const
   const element = { ...template, attributes: [keyed, ...template.attributes] }
-  const head = index === '' ? `{${list}.map((${item}) => (` : `{${list}.map((${item}${index}) => (`
+  const head = `{${list}.map((${item}${index}) => (`
   return concat([head, indent(concat([hardline, printElement(element)])), hardline, '))}'])
 }
 

@@ -28,9 +28,9 @@ export type DataList = {
 export type ListOptions = {
   /** The name of a layer. */
   nameOf(layer: string): string | undefined
-  /** Makes a name that is free in the file. */
   /** What classes say beside how lines break, which depends on the words. */
   likenessOf(classes: string): string
+  /** Makes a name that is free in the file. */
   takeName(wanted: string): string
   takeType(wanted: string): string
 }
@@ -231,18 +231,17 @@ class Template {
   }
 }
 
-type Found = { readonly from: number; readonly to: number }
-
+/** The things from a place on that are alike; none when they are too few, or writing them once saves nothing. */
 const findRun = (
   children: readonly MarkupNode[],
   from: number,
   options: ListOptions,
-): Found | undefined => {
+): readonly MarkupElement[] => {
   const first = children[from]!
-  if (first.kind !== 'element') return undefined
+  if (first.kind !== 'element' || !isWorth(first)) return []
   let to = from + 1
   while (to < children.length && isAlike(first, children[to]!, options)) to++
-  return to - from >= LEAST_THINGS ? { from, to } : undefined
+  return to - from >= LEAST_THINGS ? (children.slice(from, to) as MarkupElement[]) : []
 }
 
 /** Whether writing it once saves something: a thing of several elements that says something. */
@@ -314,12 +313,15 @@ export const findLists = (
     for (let i = 0; i < element.children.length; i++) {
       const child = element.children[i]!
       if (isHeading(child)) heading = wordsIn(child)
-      const run = findRun(element.children, i, options)
-      const things = run ? (element.children.slice(run.from, run.to) as MarkupElement[]) : []
+      const things = findRun(element.children, i, options)
       const differ = new Set(things.map((one) => JSON.stringify({ ...one, layer: 0 }))).size > 1
-      if (run && isWorth(things[0]!) && differ) {
+      if (differ) {
         children.push(makeList(things, heading))
-        i = run.to - 1
+        i += things.length - 1
+      } else if (things.length > 0) {
+        // Things that are the same to the letter are no data.
+        children.push(...things.map(visit))
+        i += things.length - 1
       } else children.push(child.kind === 'element' ? visit(child) : child)
     }
     return { ...element, children }

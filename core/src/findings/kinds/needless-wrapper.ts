@@ -1,3 +1,4 @@
+import { hasBehaviour } from '../../design/interaction.js'
 import { isContainer, type ContainerLayer } from '../../design/layer.js'
 import { isLaidOut, nameOf } from '../context.js'
 import { STILL } from '../finding.js'
@@ -9,9 +10,7 @@ const isPlain = (layer: ContainerLayer): boolean =>
   layer.blend === 'normal' &&
   layer.rotationDeg === 0 &&
   layer.effects.length === 0 &&
-  !layer.link &&
-  !layer.hover &&
-  !layer.entrance &&
+  !hasBehaviour(layer) &&
   (layer.type === 'group'
     ? layer.mask === undefined && !layer.isGraphic
     : !layer.layout &&

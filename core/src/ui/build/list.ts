@@ -199,7 +199,7 @@ const boxStyle = (
   first: UiNode,
 ): { readonly style: UiStyle; readonly first: UiNode } => {
   const place = first.style.place as Extract<UiPlace, { kind: 'flow' }>
-  const side = arrange.kind === 'row' ? 'left' : 'top'
+  const side = AXES[arrange.kind].before
   const { self: _self, ...flow } = place
   const isRow = arrange.kind === 'row'
   const own = { ...place, margin: { ...place.margin, [side]: 0 }, isPushed: false }

@@ -44,14 +44,6 @@ const hoverClasses = ({ effects, durationMs }: Hover): string[] => {
   ]
 }
 
-const EASINGS: Readonly<Record<Entrance['easing'], string>> = {
-  linear: 'linear',
-  ease: 'ease',
-  'ease-in': 'ease-in',
-  'ease-out': 'ease-out',
-  'ease-in-out': 'ease-in-out',
-}
-
 /** How a node comes in. The movement itself is in the theme; its values are variables of the element. */
 const entranceClasses = (entrance: Entrance): string[] => {
   const { opacity, x, y, scale, rotationDeg, delayMs, durationMs, easing, at } = entrance
@@ -63,7 +55,7 @@ const entranceClasses = (entrance: Entrance): string[] => {
     ['rotate', `${decimal(rotationDeg)}deg`, rotationDeg !== 0],
     ['delay', `${decimal(delayMs)}ms`, delayMs !== 0],
     ['duration', `${decimal(durationMs)}ms`, durationMs !== 600],
-    ['easing', EASINGS[easing], easing !== 'ease-out'],
+    ['easing', easing, easing !== 'ease-out'],
   ]
   return [
     'animate-enter',
