@@ -124,6 +124,83 @@ for (const target of ['html', 'react']) {
       await expect(page.getByRole('heading', { name: 'Map of the shore' })).toBeInViewport()
     })
 
+    test('numbers are counted, tabs chosen and rows opened, by mouse and by keyboard, at three widths', async ({
+      page,
+    }) => {
+      site = await serve('parts-are-what-they-look-like', target)
+      for (const width of WIDTHS) {
+        await page.setViewportSize({ width, height: 900 })
+        await page.goto(site.address)
+        const walkers = page.getByLabel('Walkers')
+        await page.getByRole('button', { name: 'More', exact: true }).click()
+        await expect(walkers).toHaveValue('3')
+        await page.getByRole('button', { name: 'Less' }).press('Enter')
+        await page.getByRole('button', { name: 'Less' }).press('Space')
+        await expect(walkers).toHaveValue('1')
+        await walkers.press('ArrowUp')
+        await expect(walkers).toHaveValue('2')
+        // There are no fewer than none.
+        for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'Less' }).click()
+        await expect(walkers).toHaveValue('0')
+
+        await page.getByRole('tab', { name: 'Evening' }).click()
+        await expect(page.getByRole('tab', { selected: true })).toHaveText('Evening')
+        await page.keyboard.press('ArrowRight')
+        await expect(page.getByRole('tab', { name: 'Morning' })).toBeFocused()
+        await expect(page.getByRole('tab', { selected: true })).toHaveText('Morning')
+
+        const answer = page.getByText('Boots, a jacket and something warm to drink.')
+        await expect(answer).toBeVisible()
+        await page.getByText('What do I bring?').click()
+        await expect(answer).toBeHidden()
+        const asks = page.locator('summary', { hasText: 'What do I bring?' })
+        await asks.press('Enter')
+        await expect(answer).toBeVisible()
+        await page.locator('summary', { hasText: 'What if it rains?' }).press('Space')
+        await expect(answer).toBeHidden()
+
+        const chooser = page.waitForEvent('filechooser')
+        await page.getByText('Drop a picture here or choose a file').click()
+        await (
+          await chooser
+        ).setFiles({ name: 'a.png', mimeType: 'image/png', buffer: Buffer.of() })
+        await expect(page.locator('input[type=file]')).toHaveValue(/a\.png$/)
+        expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(width)
+        await checkAccess(page)
+      }
+    })
+
+    test('a menu opens at its button, and is walked through with the arrow keys', async ({
+      page,
+    }) => {
+      site = await serve('parts-are-what-they-look-like', target)
+      for (const width of WIDTHS) {
+        await page.setViewportSize({ width, height: 800 })
+        await page.goto(site.address)
+        const button = page.getByRole('button', { name: 'More ways' })
+        const menu = page.getByRole('menu', { name: 'Ways' })
+        const item = (name: string) => page.getByRole('menuitem', { name })
+        await button.press('Enter')
+        await expect(item('By boat')).toBeFocused()
+        const [at, shown] = [(await button.boundingBox())!, (await menu.boundingBox())!]
+        expect(Math.abs(shown.y - at.y - at.height)).toBeLessThanOrEqual(1)
+        expect(shown.x + shown.width).toBeLessThanOrEqual(width)
+        await checkAccess(page)
+        await page.keyboard.press('ArrowDown')
+        await expect(item('By the path')).toBeFocused()
+        await page.keyboard.press('End')
+        await expect(item('Not today')).toBeFocused()
+        await page.keyboard.press('ArrowDown')
+        await expect(item('By boat')).toBeFocused()
+        await page.keyboard.press('Escape')
+        await expect(menu).toBeHidden()
+        await expect(button).toBeFocused()
+        await button.click()
+        await item('Not today').click()
+        await expect(menu).toBeHidden()
+      }
+    })
+
     test('what comes in does so once, and not for who wants less motion', async ({ page }) => {
       site = await serve('what-is-pressed-opens-shows-and-leads', target)
       await page.setViewportSize({ width: 640, height: 200 })

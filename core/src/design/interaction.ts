@@ -7,9 +7,15 @@ const key = z.string().min(1).max(500)
 export const sideSchema = z.enum(['start', 'end', 'top', 'bottom'])
 export type PanelSide = z.infer<typeof sideSchema>
 
-/** How another screen is shown over the page: by itself, from a side, or until something else is pressed. */
-export const panelKindSchema = z.enum(['dialog', 'drawer', 'overlay'])
+/**
+ * How another screen is shown over the page: by itself, from a side, until something else is pressed, or as a menu at
+ * what was pressed.
+ */
+export const panelKindSchema = z.enum(['dialog', 'drawer', 'overlay', 'menu'])
 export type PanelKind = z.infer<typeof panelKindSchema>
+
+/** Whether the page can still be used while it is shown, and a press elsewhere puts it away. */
+export const isPopover = (kind: PanelKind): boolean => kind === 'overlay' || kind === 'menu'
 
 /** What happens when a layer is pressed. */
 export const linkSchema = z.discriminatedUnion('kind', [

@@ -51,7 +51,8 @@ const holds = (holder: Piece, piece: Piece): boolean => {
   return holder.kind !== 'graphic' || piece.kind === 'text'
 }
 
-const isOpaque = ({ kind, layer }: Piece): boolean => {
+/** Whether nothing is seen of what lies under a piece. */
+export const isOpaque = ({ kind, layer }: Piece): boolean => {
   if (layer.opacity < 1) return false
   if (kind === 'image') return true
   const fills = 'fills' in layer ? layer.fills : []

@@ -1,10 +1,16 @@
 import { areaOf, overlapOn } from './axis.js'
 import { doOverlap, type Item } from './bands.js'
-import type { Nest } from './nest.js'
+import { isOpaque, type Nest } from './nest.js'
 import { sweepPairs } from './sweep.js'
+
+/** Whether words are hidden by what was painted over them: a message or a menu over the page. */
+const hidesWords = ({ nest: { piece } }: Item, { nest: { piece: words } }: Item): boolean =>
+  words.kind === 'text' && piece.kind === 'surface' && piece.order > words.order && isOpaque(piece)
 
 /** Of two things that overlap, the one that lies over the other: much smaller, else painted later. */
 const isOver = (a: Item, b: Item): boolean => {
+  if (hidesWords(a, b)) return true
+  if (hidesWords(b, a)) return false
   const [areaA, areaB] = [areaOf(a.box), areaOf(b.box)]
   if (areaA < areaB * 0.8) return true
   if (areaB < areaA * 0.8) return false

@@ -8,26 +8,39 @@ const MOST_WORDS = 4
 
 /** What a thing of a role is called after the words that are about it. */
 const KINDS: Readonly<Partial<Record<Role, string>>> = {
+  accordion: 'accordion',
+  alert: 'alert',
+  article: 'card',
+  avatar: 'avatar',
+  badge: 'badge',
   banner: 'header',
   button: 'button',
   checkbox: 'check box',
   combobox: 'select',
   complementary: 'side part',
   contentinfo: 'footer',
+  descriptionlist: 'details',
+  dialog: 'dialog',
+  disclosure: 'question',
   figure: 'figure',
+  file: 'file',
   form: 'form',
   group: 'choices',
   link: 'link',
   list: 'list',
   main: 'main part',
+  menu: 'menu',
   navigation: 'navigation',
   progressbar: 'progress',
   radio: 'choice',
   radiogroup: 'choices',
   search: 'search',
   slider: 'slider',
+  spinbutton: 'stepper',
+  status: 'message',
   switch: 'switch',
   table: 'table',
+  tablist: 'tabs',
   textarea: 'text area',
   textbox: 'field',
 }
@@ -63,7 +76,10 @@ const subjectOf = (
 ): string => {
   const label = reading?.labelledBy === undefined ? undefined : texts.get(reading.labelledBy)
   if (label) return saidBy(label)
-  if (!reading || ['form', 'list', 'table', 'figure', 'main'].includes(reading.role)) {
+  if (
+    !reading ||
+    ['form', 'list', 'table', 'figure', 'main', 'article', 'dialog'].includes(reading.role)
+  ) {
     return headingOf(view, readings) || saidBy(view.texts[0] ?? view)
   }
   return reading.role === 'navigation' ? '' : saidBy(view)

@@ -106,7 +106,7 @@ export const createPageBuilder = ({
       ...shared,
       roles,
       nameOf: (layer) => names.get(layer.key) ?? layer.name,
-      ids: createControlIds(root, roles, takeName),
+      ids: createControlIds(root, roles, names, takeName),
       targets: findTargets(group, takeName),
       panel: use.kind === 'panel' ? use.panel : undefined,
       ownerOf,

@@ -1,4 +1,5 @@
 import type { Layer } from '../design/layer.js'
+import type { Role } from '../design/role.js'
 import { walkLayers } from '../design/walk.js'
 import type { RoleReading } from '../meaning/roles/index.js'
 import { toKebab } from '../text/names.js'
@@ -16,10 +17,17 @@ export type ControlIds = {
 
 const LONGEST_NAME = 40
 
-/** Takes the widest artboard of a page, whose texts name the controls, and what its layers are. */
+/** What something is called that has no words of its own. */
+const NAMELESS: Readonly<Partial<Record<Role, string>>> = {
+  tablist: 'tabs',
+  accordion: 'accordion',
+}
+
+/** Takes the widest artboard of a page, whose texts name the controls, what its layers are and what they are called. */
 export const createControlIds = (
   root: Layer,
   roles: ReadonlyMap<string, RoleReading>,
+  names: ReadonlyMap<string, string>,
   takeName: (wanted: string) => string,
 ): ControlIds => {
   const controlOfHelp = new Map<string, string>()
@@ -39,9 +47,10 @@ export const createControlIds = (
     if (known !== undefined) return known
     const control = controlOfHelp.get(key)
     const label = roles.get(key)?.labelledBy
-    const words = texts.get(label ?? (titles.has(key) ? key : '')) ?? ''
+    const own = roles.get(key)?.role === 'tab' ? names.get(key) : undefined
+    const words = own ?? texts.get(label ?? (titles.has(key) ? key : '')) ?? ''
     const name = control === undefined ? words : `${of(control)}-help`
-    const id = takeName(toKebab(name, 'field'))
+    const id = takeName(toKebab(name, NAMELESS[roles.get(key)?.role ?? 'none'] ?? 'field'))
     ids.set(key, id)
     return id
   }

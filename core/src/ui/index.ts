@@ -14,11 +14,12 @@ import { AssetCollector } from './asset-collector.js'
 import { createPageBuilder } from './build-page.js'
 import { describePage, textsIn, wordsOf } from './describe-page.js'
 import { deriveStates } from './derive-states.js'
-import type { UiAsset, UiNode, UiPage } from './nodes.js'
+import type { UiAsset, UiNode, UiPage, UiPanel } from './nodes.js'
 import { shareParts } from './share-parts.js'
 import { describeForms } from './forms.js'
 import { buildNotFound } from './not-found.js'
 import { phrasesIn, type Phrases } from './phrases.js'
+import { asMenu, asOverlays, isMenu } from './menus.js'
 import { lowerHeadings, panelsIn, planPanels } from './panels.js'
 import { placeTabs } from './tabs.js'
 import { buildTheme, type UiTheme } from './theme.js'
@@ -76,6 +77,18 @@ const chooseFonts = (
 const pageName = (group: readonly Layer[]): string =>
   (group.length > 1 ? nameOfScreen(group[0]!.name) : '') || group[0]!.name
 
+/** What is shown over a page: a menu, where that is asked for, when it holds nothing but what is pressed. */
+const settlePanel = (account: Account, panel: Omit<UiPanel, 'root'>, root: UiNode): UiPanel => {
+  if (panel.kind !== 'menu') return { ...panel, root }
+  if (isMenu(root)) return { ...panel, root: asMenu(root) }
+  account.approximated(
+    panel.layer,
+    'menu',
+    'it holds more than what is pressed, and is shown as an overlay',
+  )
+  return { ...panel, kind: 'overlay', root }
+}
+
 export type UiOptions = {
   /** What is pressed answers the pointer also where no state of it is drawn. */
   readonly derivesStates?: boolean
@@ -132,15 +145,21 @@ export const buildUi = (
       const panel = plans.get(group[0]!.key)
       if (!panel) return []
       const { root } = buildPage(group, { kind: 'panel', panel })
-      return [[panel.id, { ...panel, root: lowerHeadings(finish(root)) }] as const]
+      return [[panel.id, settlePanel(account, panel, lowerHeadings(finish(root)))] as const]
     }),
+  )
+  const overlays = new Set(
+    [...panels.values()].flatMap(({ id, layer, kind }) =>
+      kind !== plans.get(layer)?.kind ? [id] : [],
+    ),
   )
   const built = pageGroups.map((group): UiPage => {
     const use = screens.has(group[0]!.key)
       ? ({ kind: 'page' } as const)
       : ({ kind: 'layer' } as const)
     const page = buildPage(group, use)
-    const root = finish(page.root)
+    const whole = finish(page.root)
+    const root = overlays.size > 0 ? asOverlays(whole, overlays) : whole
     const shown = panelsIn(root, panels)
     return { ...page, name: pageName(group), root, ...(shown.length > 0 ? { panels: shown } : {}) }
   })

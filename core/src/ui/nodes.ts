@@ -135,7 +135,11 @@ export type UiAct =
       readonly target: string
       readonly group: string
       readonly startsShown: boolean
+      /** What it shows is not drawn: it is chosen, and nothing more. */
+      readonly isEmpty?: boolean
     }
+  /** Counts a number up or down, by the id of its field. */
+  | { readonly kind: 'step'; readonly target: string; readonly by: 1 | -1 }
 
 /** When a part of a page is shown. */
 export type UiWhen =
@@ -195,7 +199,19 @@ type UiCommon = {
   /** No state is drawn of it: it answers the pointer in a plain way. */
   readonly reacts?: 'darkens' | 'fills' | 'underlines'
   /** What it is in what holds it: an item of a list or what stands between two, a cell of a table. */
-  readonly item?: 'listitem' | 'spacer' | 'caption' | 'rowgroup' | 'row' | 'cell' | 'columnheader'
+  readonly item?:
+    | 'listitem'
+    | 'spacer'
+    | 'caption'
+    | 'rowgroup'
+    | 'row'
+    | 'cell'
+    | 'columnheader'
+    | 'term'
+    | 'definition'
+    | 'summary'
+  /** It is pressed, and one of a menu. */
+  readonly isMenuItem?: boolean
   /** Of a tree at one step: a place among its siblings that a person has said. */
   readonly order?: number
   /** It is only to be seen: a click on it reaches what lies under it. */
@@ -241,6 +257,16 @@ export type UiBoxRole =
   | 'figure'
   | 'progressbar'
   | 'tablist'
+  | 'article'
+  | 'dialog'
+  | 'menu'
+  | 'status'
+  | 'alert'
+  | 'descriptionlist'
+  /** A row that shows and hides what belongs to it. */
+  | 'disclosure'
+  /** What is drawn of a control that stands in it and is not seen itself. */
+  | 'label'
   | 'main'
   | 'banner'
   | 'contentinfo'
@@ -267,6 +293,11 @@ export type UiBox = UiCommon & {
   readonly form?: UiForm
   /** Of a group of controls: id of the text that names it. */
   readonly labelledBy?: string
+  /** Of a label: id of its control. */
+  readonly labelFor?: string
+  /** Of a disclosure: it is open at first; name of those of which one is open at a time. */
+  readonly isOpen?: boolean
+  readonly oneOf?: string
   /** Of a progress bar: how far it is, from 0 to 100. */
   readonly percent?: number
   readonly link?: UiLink
@@ -329,6 +360,8 @@ export type UiControl = UiCommon & {
   /** What it has to begin with; of a select what is chosen. */
   readonly value?: string
   readonly isOn?: boolean
+  /** Of a number: buttons beside it count it up and down. */
+  readonly isStepped?: boolean
   readonly textStyle?: TextStyle
   /** The colour of the hint. */
   readonly hintColor?: string
@@ -338,7 +371,7 @@ export type UiControl = UiCommon & {
   readonly padding: Sides
 }
 type UiTick = 'checkbox' | 'radio' | 'switch'
-export type UiControlKind = InputType | 'textarea' | 'select' | 'range' | UiTick
+export type UiControlKind = InputType | 'textarea' | 'select' | 'range' | 'file' | UiTick
 
 const TICKS: ReadonlySet<UiControlKind> = new Set<UiTick>(['checkbox', 'radio', 'switch'])
 

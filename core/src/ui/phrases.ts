@@ -5,6 +5,9 @@ export type Phrases = {
   readonly home: string
   readonly menu: string
   readonly close: string
+  /** Of the buttons that count a number down and up. */
+  readonly less: string
+  readonly more: string
   /** What is wrong with a field; `%` stands for its label. */
   readonly missing: string
   readonly invalid: string
@@ -19,6 +22,8 @@ const ENGLISH: Phrases = {
   home: 'To the first page',
   menu: 'Menu',
   close: 'Close',
+  less: 'Less',
+  more: 'More',
   missing: '%: please fill this in.',
   invalid: '%: this does not look right.',
   sending: 'Sending …',
@@ -35,6 +40,8 @@ const PHRASES: Readonly<Record<string, Phrases>> = {
     home: 'Zur ersten Seite',
     menu: 'Menü',
     close: 'Schließen',
+    less: 'Weniger',
+    more: 'Mehr',
     missing: '%: bitte ausfüllen.',
     invalid: '%: das kann nicht stimmen.',
     sending: 'Wird gesendet …',
@@ -47,6 +54,8 @@ const PHRASES: Readonly<Record<string, Phrases>> = {
     home: 'Vers la première page',
     menu: 'Menu',
     close: 'Fermer',
+    less: 'Moins',
+    more: 'Plus',
     missing: '% : à remplir.',
     invalid: '% : cela ne semble pas juste.',
     sending: 'Envoi en cours …',
@@ -59,6 +68,8 @@ const PHRASES: Readonly<Record<string, Phrases>> = {
     home: 'A la primera página',
     menu: 'Menú',
     close: 'Cerrar',
+    less: 'Menos',
+    more: 'Más',
     missing: '%: rellene este campo.',
     invalid: '%: esto no parece correcto.',
     sending: 'Enviando …',

@@ -10,7 +10,8 @@ export const escapeText = (text: string): string =>
 /** An attribute value with its quotes: the kind that needs fewer escapes, double if equal. */
 export const quoteAttribute = (text: string): string => {
   const value = cleanControls(text)
-    .replace(/&/g, '&amp;')
+    // Before anything but a letter or # it begins nothing.
+    .replace(/&(?=[#\w])/g, '&amp;')
     .replace(/</g, '&lt;')
     .replace(/\s+/g, ' ')
   const singles = value.split("'").length

@@ -9,6 +9,7 @@ import { findIcons, iconAttributes } from '../shared/icons.js'
 import { jsonFile, textFile, type EmittedFile } from '../shared/emitted-file.js'
 import { text, type MarkupElement, type MarkupNode } from '../shared/markup.js'
 import { toKebab, UniqueNames } from '../../text/names.js'
+import { endOfMain } from '../shared/in-main.js'
 import { titleOf } from '../shared/page-title.js'
 import { printDocument } from '../shared/print-document.js'
 import { dependencies } from '../shared/versions.js'
@@ -135,6 +136,7 @@ export const html: Target = {
       startsOn: text('checked', ''),
       disabled: text('disabled', ''),
       required: text('required', ''),
+      open: text('open', ''),
       menuTarget: 'popovertarget',
       link: (link) => ({
         tag: 'a',
@@ -171,8 +173,8 @@ export const html: Target = {
       const dialect = dialectOf(page, used)
       const tabs = findTabPanels(rootsOf(page))
       const options = { dialect, styling, marks, tabs }
-      const root = buildMarkup(page.root, options)
       const panels = (page.panels ?? []).map((panel) => buildPanel(panel, options))
+      const root = endOfMain(buildMarkup(page.root, options), panels)
       for (const part of used) parts.add(part)
       const scripts = [
         ...(used.has('forms') ? ['handlers.js'] : []),
@@ -181,7 +183,7 @@ export const html: Target = {
       const document = concat([
         '<!doctype html>',
         hardline,
-        printHtml(buildPage(page, project, { body: [root, ...panels], scripts })),
+        printHtml(buildPage(page, project, { body: [root], scripts })),
         hardline,
       ])
       const printed = printDocument(document, PRINT_WIDTH)

@@ -1,3 +1,4 @@
+import { isPopover } from '../../design/interaction.js'
 import type { UiProject } from '../../ui/index.js'
 import { UniqueNames } from '../../text/names.js'
 import type { UiBox, UiForm, UiNode, UiPage, UiPanel } from '../../ui/nodes.js'
@@ -6,6 +7,7 @@ import { concat, hardline, indent, join, type Doc } from '../shared/document.js'
 import { textFile, type EmittedFile } from '../shared/emitted-file.js'
 import { code, text, type Attribute, type MarkupElement } from '../shared/markup.js'
 import { findLists, type DataList, type ListOptions } from '../shared/lists.js'
+import { endOfMain } from '../shared/in-main.js'
 import { titleOf } from '../shared/page-title.js'
 import { printDocument } from '../shared/print-document.js'
 import type { Styling } from '../styling/styling.js'
@@ -48,6 +50,8 @@ const findFirstTabs = (root: UiNode): ReadonlyMap<string, string> => {
   const look = (node: UiNode): void => {
     const { when, id } = node
     if (when?.kind === 'tab' && when.startsShown && id !== undefined) first.set(when.group, id)
+    const act = 'act' in node ? node.act : undefined
+    if (act?.kind === 'tab' && act.isEmpty && act.startsShown) first.set(act.group, act.target)
     if ('children' in node) node.children.forEach(look)
   }
   look(root)
@@ -121,17 +125,24 @@ const withHead = (body: MarkupElement, page: UiPage, project: UiProject): Markup
 }
 
 /** What shows a panel over the page, around its content. */
-const inPanel = (panel: UiPanel, content: MarkupElement, styling: Styling): MarkupElement => {
-  const isOverlay = panel.kind === 'overlay'
-  const own = isOverlay
-    ? [text('id', panel.id), text('popover', 'auto'), text('role', 'group')]
+const inPanel = (
+  panel: UiPanel,
+  content: MarkupElement,
+  styling: Styling,
+  own: ComponentCode,
+): MarkupElement => {
+  const { kind } = panel
+  const shown = isPopover(kind)
+    ? [text('id', panel.id), text('popover', 'auto')]
     : [code('ref', 'ref'), text('closedby', 'any')]
   return {
     kind: 'element',
-    tag: isOverlay ? 'div' : 'dialog',
+    tag: isPopover(kind) ? 'div' : 'dialog',
     content: 'blocks',
     attributes: [
-      ...own,
+      ...shown,
+      ...(kind === 'overlay' ? [text('role', 'group')] : []),
+      ...(kind === 'menu' ? [text('role', 'menu'), ...own.menuPanel()] : []),
       text('aria-label', panel.label),
       text('className', styling.panel(panel).join(' ')),
     ],
@@ -210,6 +221,7 @@ export const emitComponent = (unit: Unit, options: EmitOptions): EmittedFile => 
       return name
     },
     firstTabs: findFirstTabs(unit.root),
+    phrases: project.phrases,
     panelName: (id) => plan.panels.get(id)!.name,
     routeOf: (page) => (plan.isRouted ? plan.routes.get(page) : undefined),
   })
@@ -221,6 +233,8 @@ export const emitComponent = (unit: Unit, options: EmitOptions): EmittedFile => 
     startsOn: code('defaultChecked', 'true'),
     disabled: code('disabled', 'true'),
     required: code('required', 'true'),
+    open: code('open', 'true'),
+    menu: own.menu,
     menuTarget: 'popoverTarget',
     act: own.act,
     when: own.when,
@@ -265,19 +279,19 @@ export const emitComponent = (unit: Unit, options: EmitOptions): EmittedFile => 
     : findLists(built, listOptions(unit, own, options))
   const panels = unit.kind === 'screen' ? (unit.page.panels ?? []) : []
   for (const { id } of panels) used.components.add(plan.panels.get(id)!.name)
-  const whole: MarkupElement =
-    panels.length > 0
-      ? { ...body, children: [...body.children, ...panels.map((panel) => own.panel(panel))] }
-      : body
+  const whole = endOfMain(
+    body,
+    panels.map((panel) => own.panel(panel)),
+  )
   const markup =
     unit.kind === 'panel'
-      ? inPanel(unit.panel, whole, styling)
+      ? inPanel(unit.panel, whole, styling, own)
       : unit.kind === 'screen'
         ? withHead(whole, unit.page, project)
         : whole
   for (const helper of own.helpers) helpers.add(helper)
   if (own.navigates) used.router.add('useNavigate')
-  const takesRef = unit.kind === 'panel' && unit.panel.kind !== 'overlay'
+  const takesRef = unit.kind === 'panel' && !isPopover(unit.panel.kind)
   const named = (names: Iterable<string>, where: string): Import[] =>
     [...names].map((name) => ({ names: `{ ${name} }`, from: `${where}/${name}` }))
   const together = (names: ReadonlySet<string>, from: string): Import[] =>

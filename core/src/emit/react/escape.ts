@@ -13,7 +13,9 @@ export const escapeText = (text: string): string =>
 
 /** A JSX attribute value with its quotes: the kind that needs fewer escapes, double if equal. */
 export const quoteAttribute = (text: string): string => {
-  const value = cleanControls(text).replace(/&/g, '&amp;').replace(/</g, '&lt;')
+  const value = cleanControls(text)
+    .replace(/&(?=[#\w])/g, '&amp;')
+    .replace(/</g, '&lt;')
   const singles = value.split("'").length
   const doubles = value.split('"').length
   return doubles > singles

@@ -27,6 +27,7 @@ const PANEL_NAMES: Readonly<Record<UiPanel['kind'], string>> = {
   dialog: 'Dialog',
   drawer: 'Drawer',
   overlay: 'Overlay',
+  menu: 'Menu',
 }
 const LONGEST_PANEL_NAME = 36
 

@@ -27,6 +27,8 @@ export type Dialect = {
   readonly disabled: Attribute
   /** The attribute of a control that must be filled in. */
   readonly required: Attribute
+  /** The attribute of a disclosure that is open at first. */
+  readonly open: Attribute
   /** The element a link becomes and the attributes that make it lead somewhere. */
   link(link: UiLink): { readonly tag: string; readonly attributes: readonly Attribute[] }
   /** The attribute that shows a picture. */
@@ -35,8 +37,9 @@ export type Dialect = {
   act(act: UiAct, isTab: boolean): readonly Attribute[]
   /** The attributes of a part that is shown only when something was pressed. */
   when(id: string, when: UiWhen, isTabPanel: boolean): readonly Attribute[]
-  /** The attributes of a list of tabs. */
+  /** The attributes of a list of tabs, and those of a menu. */
   tabList(): readonly Attribute[]
+  menu(): readonly Attribute[]
   /** The attributes of what comes in when it is scrolled to. */
   entersInView(): readonly Attribute[]
   /** The attributes of a form, and what stands at its end. */
@@ -80,6 +83,9 @@ const ITEMS: Readonly<
   row: { tag: 'tr', attributes: [] },
   cell: { tag: 'td', attributes: [] },
   columnheader: { tag: 'th', attributes: [text('scope', 'col')] },
+  term: { tag: 'dt', attributes: [] },
+  definition: { tag: 'dd', attributes: [] },
+  summary: { tag: 'summary', attributes: [] },
 }
 
 const classAttribute = ({ dialect }: MarkupOptions, classes: readonly string[]): Attribute[] =>
@@ -93,6 +99,7 @@ const behaviourOf = (node: UiNode, { dialect, tabs }: MarkupOptions): readonly A
   const { id, when, entrance } = node
   return [
     ...(id === undefined || node.type === 'control' ? [] : [text('id', id)]),
+    ...(node.isMenuItem ? [text('role', 'menuitem')] : []),
     ...(id !== undefined && when ? dialect.when(id, when, tabs?.has(id) === true) : []),
     ...(entrance?.at === 'view' ? dialect.entersInView() : []),
   ]
@@ -272,6 +279,7 @@ const buildControl = (node: UiControl, options: MarkupOptions): MarkupElement =>
       return element('input', [
         text('type', control === 'switch' ? 'checkbox' : control),
         ...(control === 'switch' ? [text('role', 'switch')] : []),
+        ...(node.isStepped && !value?.startsWith('-') ? [text('min', '0')] : []),
         ...common,
         ...shown,
         ...(value === undefined ? [] : [dialect.startsWith(value)]),
@@ -296,14 +304,26 @@ const TAGS: Readonly<Record<NonNullable<UiBox['role']>, string>> = {
   radiogroup: 'div',
   figure: 'figure',
   progressbar: 'div',
+  article: 'article',
+  dialog: 'div',
+  menu: 'div',
+  status: 'div',
+  alert: 'div',
+  descriptionlist: 'dl',
+  disclosure: 'details',
+  label: 'label',
 }
 
 /** Roles that no element says. */
 const SAID: ReadonlySet<NonNullable<UiBox['role']>> = new Set([
+  'alert',
+  'dialog',
   'group',
+  'menu',
   'progressbar',
   'radiogroup',
   'search',
+  'status',
   'tablist',
 ])
 
@@ -318,6 +338,14 @@ const plain = (
   attributes: classes,
   children,
 })
+
+const disclosureAttributes = (
+  { oneOf, isOpen }: UiBox,
+  { open }: Dialect,
+): readonly Attribute[] => [
+  ...(oneOf === undefined ? [] : [text('name', oneOf)]),
+  ...(isOpen ? [open] : []),
+]
 
 const holdsRows = (node: UiBox): boolean =>
   node.item === 'rowgroup' ? node.columns !== undefined : node.role === 'table'
@@ -347,7 +375,11 @@ const buildBox = (node: UiBox, options: MarkupOptions): MarkupElement => {
   const link = node.link && dialect.link(node.link)
   const item = node.item && ITEMS[node.item]
   const role = node.isOrdered ? 'ol' : node.role && TAGS[node.role]
-  const isPhrase = options.isPhrase === true || node.role === 'button'
+  const isPhrase =
+    options.isPhrase === true ||
+    node.role === 'button' ||
+    node.role === 'label' ||
+    node.item === 'summary'
   const block = options.isPhrase ? 'span' : 'div'
   const inside = { ...options, isPhrase, isInTabs: node.role === 'tablist' }
   const children = node.children.map((child) => buildMarkup(child, inside))
@@ -366,6 +398,9 @@ const buildBox = (node: UiBox, options: MarkupOptions): MarkupElement => {
       ...(node.role && (node.role === 'list' || SAID.has(node.role))
         ? [text('role', node.role)]
         : []),
+      ...(node.role === 'dialog' ? [text('aria-modal', 'true')] : []),
+      ...(node.role === 'disclosure' ? disclosureAttributes(node, dialect) : []),
+      ...(node.labelFor === undefined ? [] : [text(dialect.labelFor, node.labelFor)]),
       ...(node.labelledBy === undefined ? [] : [text('aria-labelledby', node.labelledBy)]),
       ...(node.percent === undefined
         ? []
@@ -375,6 +410,7 @@ const buildBox = (node: UiBox, options: MarkupOptions): MarkupElement => {
             text('aria-valuemax', '100'),
           ]),
       ...(node.role === 'tablist' ? dialect.tabList() : []),
+      ...(node.role === 'menu' ? dialect.menu() : []),
       ...(form?.attributes ?? []),
       ...(node.label ? [text('aria-label', node.label)] : []),
       ...(node.menu

@@ -2,7 +2,11 @@ import type { Ruling } from '../../design/role.js'
 import type { LayoutNode } from '../../layout/index.js'
 import { RolePage } from './page.js'
 import type { RoleReading } from './reading.js'
+import { readAvatars, readBadges, readCards } from './recognise/cards.js'
 import { readControls } from './recognise/controls.js'
+import { readDescriptionLists } from './recognise/descriptions.js'
+import { readDisclosures } from './recognise/disclosures.js'
+import { readFileChoosers } from './recognise/file-choosers.js'
 import { readFigures, readGroups } from './recognise/groups.js'
 import { readHeadings } from './recognise/headings.js'
 import { readLabels } from './recognise/labels.js'
@@ -10,8 +14,11 @@ import { readBands, readForms } from './recognise/landmarks.js'
 import { readLinks, readSigns, readStatedLinks } from './recognise/links.js'
 import { readLists } from './recognise/lists.js'
 import { readNavigation } from './recognise/navigation.js'
+import { readOverlays } from './recognise/overlays.js'
 import { readRanges } from './recognise/ranges.js'
+import { readSteppers } from './recognise/steppers.js'
 import { readTables } from './recognise/tables.js'
+import { readSaidTabs, readTabs } from './recognise/tabs.js'
 import { viewTree } from './view.js'
 
 export { addressIn } from './recognise/links.js'
@@ -32,19 +39,29 @@ const readTree = (
 ): RolePage => {
   const page = new RolePage(viewTree(root), rulings, known)
   readStatedLinks(page)
+  readSaidTabs(page)
   readTables(page)
   readNavigation(page)
   readSigns(page)
+  readOverlays(page)
+  readTabs(page)
+  readDisclosures(page)
   readRanges(page)
+  readSteppers(page)
+  readFileChoosers(page)
+  readAvatars(page)
   readControls(page)
   readLabels(page)
   readGroups(page)
   readLinks(page)
   readLists(page)
+  readDescriptionLists(page)
   readBands(page)
   readHeadings(page, title)
   readFigures(page)
   readForms(page)
+  readCards(page)
+  readBadges(page)
   return page
 }
 

@@ -92,6 +92,16 @@ export const surfaceOf = remembered((view): Surface => {
   }
 })
 
+/** Whether a view is a dark veil: what lies under it is seen, but dimmed. */
+export const isVeil = ({ node: { layer } }: View): boolean =>
+  'fills' in layer &&
+  layer.fills.some((fill) => {
+    if (fill.kind !== 'solid') return false
+    const color = toOklch(parse(fill.color))
+    const alpha = (color?.alpha ?? 1) * fill.opacity * layer.opacity
+    return color !== undefined && color.l < 0.45 && alpha > 0.1 && alpha < 0.95
+  })
+
 const colorOf = ({ node: { layer } }: View): string =>
   layer.type === 'text' ? (layer.runs[0]?.style.color ?? layer.style.color) : ''
 

@@ -8,6 +8,7 @@ export const CONTROL_ROLES = [
   'radio',
   'switch',
   'slider',
+  'file',
 ] as const satisfies readonly Role[]
 
 /** The key under which neighbours that are one list are known: that of the first, and a mark. */
@@ -41,10 +42,14 @@ export type RoleReading = {
   readonly isInvalid?: boolean
   /** Of a label: key of the control it names. */
   readonly names?: string
-  /** Of a check box, radio button or switch. */
+  /** Of a check box, radio button or switch; of a tab: it is the chosen one; of a disclosure: it is open. */
   readonly isOn?: boolean
-  /** Of a radio button or check box: key of the group it is one of. */
+  /** Of a radio button, check box, tab or disclosure: key of the group it is one of. */
   readonly group?: string
+  /** Of a number that is counted up and down: key of the box around it and its two buttons. */
+  readonly stepper?: string
+  /** Of a button of a stepper: by how much it counts its field, and the key of that. */
+  readonly steps?: { readonly by: 1 | -1; readonly field: string }
   /** Of a slider or a progress bar: how far it is, from 0 to 100. */
   readonly percent?: number
   /** Of a figure: key of the text below its picture. */

@@ -2,56 +2,23 @@ import fc from 'fast-check'
 import { resolveInstances } from '../../design/resolve-instances.js'
 import type { Ruling } from '../../design/role.js'
 import { inferLayout } from '../../layout/index.js'
-import { composeScreen, screenOptions } from '../../responsive/index.js'
 import { design, frame, layer } from '../../testing/design.js'
 import { at, words } from '../../testing/page.js'
+import {
+  arrow,
+  box,
+  field,
+  outline,
+  pale,
+  readPage as read,
+  roleOf,
+  solid,
+} from '../../testing/roles.js'
 import { createTableMeasure } from '../../text/measure.js'
-import { findTitle } from '../find-title.js'
 import { readRoles, type RoleReading } from './index.js'
 
 type Json = Record<string, unknown>
 const measure = createTableMeasure()
-const solid = (color: string) => ({ fills: [{ kind: 'solid', color }] })
-const outline = (color = '#c9c9c9') => ({
-  strokes: [{ paint: { kind: 'solid', color }, width: 1, align: 'inside' }],
-})
-
-/** Nobody named anything: roles come from shape, place and words. */
-const box = (key: string, place: Json, rest: Json = {}): Json =>
-  layer('rectangle', key, { name: 'Rectangle', ...place, ...rest })
-const field = (key: string, x: number, y: number, width = 400, height = 40): Json =>
-  box(key, at(x, y, width, height), { ...solid('#ffffff'), ...outline(), radius: 4 })
-const pale = (key: string, content: string, x: number, y: number): Json => ({
-  ...words(key, content, x, y),
-  style: { family: 'Inter', size: 16, lineHeight: 24, color: '#8a8a8a' },
-})
-const arrow = (key: string, x: number, y: number): Json =>
-  layer('path', key, {
-    name: 'Vector',
-    ...at(x, y, 10, 6),
-    paths: [{ d: 'M0 0L5 6L10 0' }],
-    ...outline('#333333'),
-  })
-
-const read = (
-  children: Json[],
-  { height = 900, width = 1280, fill = '#ffffff' } = {},
-  rulings: Record<string, Ruling> = {},
-): ReadonlyMap<string, RoleReading> => {
-  const made = design([frame('page', children, { ...at(0, 0, width, height), ...solid(fill) })])
-  const root = resolveInstances(made)[0]!
-  const tree = inferLayout(root, { measure, assets: {} })
-  const { steps } = composeScreen([tree], screenOptions(made, measure, true))
-  return readRoles(
-    [...steps].reverse().map((step) => step.root),
-    {
-      rulings,
-      title: findTitle(root),
-    },
-  )
-}
-const roleOf = (roles: ReadonlyMap<string, RoleReading>, key: string): string | undefined =>
-  roles.get(key)?.role
 
 describe('controls without names', () => {
   const form = read([

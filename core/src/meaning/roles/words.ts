@@ -13,6 +13,14 @@ const NAMES = {
   button: 'button btn cta knopf schaltfläche taste bouton botón botao bottone przycisk knapp',
   badge: 'badge tag chip pill label status',
   breadcrumb: 'breadcrumb breadcrumbs brotkrumen',
+  stepper: 'stepper spinbutton quantity counter anzahl menge zähler quantité cantidad',
+  file: 'upload dropzone uploader attachment anhang datei fichier archivo',
+  tab: 'tab tabs segmented segment reiter onglet onglets pestaña pestañas',
+  accordion: 'accordion faq disclosure collapsible akkordeon accordéon acordeón',
+  avatar: 'avatar',
+  menu: 'menu dropdown popup menü menú',
+  toast: 'toast snackbar notification hinweis meldung',
+  dialog: 'dialog modal popup dialogue diálogo',
   header: 'header topbar masthead kopf kopfzeile encabezado',
 } as const
 
@@ -27,6 +35,10 @@ export const isNamed = (words: ReadonlySet<string>, kind: NameKind): boolean => 
   for (const word of words) if (SETS[kind].has(word)) return true
   return false
 }
+
+/** Words by which something asks for a file. */
+export const ASKS_FILE =
+  /\b(upload|browse|choose (a )?file|drag (and|&) drop|drop (your )?(a )?(file|picture|photo)s?)\b|datei(en)? (aus)?wählen|hochladen|ablegen|choisir un fichier|glisser|téléverser|elegir archivo|subir|soltar/iu
 
 const INPUTS: readonly (readonly [InputType, RegExp])[] = [
   ['email', /\be-?mail|courriel|correo|@[\p{L}\d.-]+\.\p{L}{2,}|\p{L}@\p{L}/iu],

@@ -1,13 +1,12 @@
 import type { LayoutNode } from '../../layout/index.js'
-import type { RoleReading } from '../../meaning/roles/index.js'
 import type { UiBox, UiNode } from '../nodes.js'
 import type { BuildChild, BuildContext, Surroundings } from './context.js'
 import { buildFillImage } from './image.js'
 import { buildAct, buildLink } from './link.js'
 import { drawBackground } from './graphic.js'
-import { asGroup, asList, holdLists } from './list.js'
+import { giveRole } from './give-role.js'
+import { holdLists } from './list.js'
 import { buildStyle, growByOutline, isOwnPicture } from './style.js'
-import { asItem, wrapNode } from './wrap.js'
 
 const hasText = (node: UiNode): boolean =>
   node.type === 'text' ||
@@ -39,7 +38,8 @@ export const buildBox = (
   const inside: Surroundings = {
     parent: node,
     border: style.border,
-    isInLink: around.isInLink || link !== undefined || isButton,
+    // What a label holds is pressed with it.
+    isInLink: around.isInLink || link !== undefined || isButton || reading?.role === 'file',
     ...(reading?.role === 'table' || (reading?.role === 'rowgroup' && around.isInTable)
       ? { isInTable: true }
       : {}),
@@ -74,64 +74,4 @@ export const buildBox = (
   const isPart = reading?.role === 'rowgroup' || reading?.role === 'row'
   const meant = isPart && !around.isInTable ? undefined : reading
   return giveRole(context, holdLists(context, box), meant)
-}
-
-const CELL_ROLES = ['rowgroup', 'row', 'columnheader', 'cell'] as const
-
-/** A box of a table, with what is in it as rows or cells. */
-const withCells = ({ roles }: BuildContext, box: UiBox, { columns }: RoleReading): UiBox => ({
-  ...box,
-  ...(box.style.arrange.kind === 'grid' && columns ? { columns } : {}),
-  children: box.children.map((child) => {
-    const role = roles.get(child.layer)?.role
-    const item = CELL_ROLES.find((one) => one === role)
-    return item ? asItem(child, item) : child
-  }),
-})
-
-/** A box as what it was read to be; its children as items, where it is a list or table. */
-const giveRole = (context: BuildContext, box: UiBox, reading: RoleReading | undefined): UiBox => {
-  switch (reading?.role) {
-    case 'banner':
-    case 'contentinfo':
-    case 'complementary':
-    case 'form':
-    case 'main':
-    case 'search':
-      return { ...box, role: reading.role }
-    case 'group':
-    case 'radiogroup':
-      return asGroup(context, box, reading)
-    case 'figure':
-      return {
-        ...box,
-        role: 'figure',
-        children: box.children.map((child) =>
-          child.layer === reading.caption ? asItem(child, 'caption') : child,
-        ),
-      }
-    case 'progressbar':
-      return {
-        ...box,
-        role: 'progressbar',
-        percent: reading.percent ?? 0,
-        label: box.name || 'Progress',
-      }
-    case 'list':
-      return asList(context, box, reading)
-    case 'navigation': {
-      if (box.children.some((child) => child.type === 'box' && child.role === 'list')) {
-        return { ...box, role: 'navigation' }
-      }
-      const { menu, ...list } = asList(context, box, reading)
-      return wrapNode(list, { role: 'navigation', ...(menu === undefined ? {} : { menu }) })
-    }
-    case 'table':
-      return { ...withCells(context, box, reading), role: 'table' }
-    case 'rowgroup':
-    case 'row':
-      return withCells(context, box, reading)
-    default:
-      return box
-  }
 }

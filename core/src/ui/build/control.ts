@@ -1,5 +1,5 @@
 import { resolveSides, type Box } from '../../design/geometry.js'
-import type { TextLayer } from '../../design/layer.js'
+import type { Layer, TextLayer } from '../../design/layer.js'
 import { walkNodes, type LayoutNode } from '../../layout/index.js'
 import type { RoleReading } from '../../meaning/roles/index.js'
 import { textOf } from '../../text/wrap.js'
@@ -35,6 +35,8 @@ const leavesOf = (control: LayoutNode): { texts: Inside[]; signs: Inside[] } => 
   const texts: Inside[] = []
   const signs: Inside[] = []
   const at = new Map<LayoutNode, { x: number; y: number }>([[control, { x: 0, y: 0 }]])
+  if (control.layer.type === 'text')
+    texts.push({ node: control, box: { ...control.box, x: 0, y: 0 } })
   walkNodes(control, (node, parent) => {
     if (node === control) return
     const from = at.get(parent!)!
@@ -81,6 +83,14 @@ const isDisabled = (context: BuildContext, key: string): boolean => {
   return owner !== undefined && context.stateOf(owner) === 'disabled'
 }
 
+/** What a control is called that nothing beside it names. */
+const labelOf = (
+  { nameOf }: BuildContext,
+  layer: Layer,
+  { stepper }: RoleReading,
+  said: string,
+): string => (stepper === undefined ? said || nameOf(layer) || 'Field' : 'Number')
+
 /** A control of a form, as the platform's own element in the look that was drawn. */
 export const buildControl = (
   context: BuildContext,
@@ -98,7 +108,8 @@ export const buildControl = (
   const signs = [...leaves.signs, ...leaves.texts.filter(isLabel)]
   const ticks = isTick(kind)
   const own = buildStyle(context, node, around)
-  const width = asDrawn(own.width)
+  // A number that is counted is as wide as its digits.
+  const width = reading.stepper === undefined ? asDrawn(own.width) : own.width
   const style: UiStyle = {
     ...own,
     width,
@@ -130,9 +141,7 @@ export const buildControl = (
     name: context.nameOf(layer),
     control: kind,
     id: context.ids.of(layer.key),
-    ...(reading.labelledBy === undefined
-      ? { label: said || context.nameOf(layer) || 'Field' }
-      : {}),
+    ...(reading.labelledBy === undefined ? { label: labelOf(context, layer, reading, said) } : {}),
     ...(said && !ticks
       ? hint && kind !== 'select'
         ? { hint: said, ...(textLayer ? { hintColor: textLayer.style.color } : {}) }
@@ -145,6 +154,7 @@ export const buildControl = (
     ...(reading.group === undefined || kind !== 'radio'
       ? {}
       : { group: context.ids.of(reading.group) }),
+    ...(reading.stepper === undefined ? {} : { isStepped: true }),
     ...(kind === 'range' ? { value: String(reading.percent ?? 50) } : {}),
     ...(isDisabled(context, layer.key) ? { isDisabled: true } : {}),
     ...(reading.isRequired ? { isRequired: true } : {}),

@@ -67,13 +67,31 @@ export const buildLink = (
   }
 }
 
+/** What was read as a tab is chosen; what was read as part of a stepper counts. */
+const readAct = (context: BuildContext, key: string): UiAct | undefined => {
+  const reading = context.roles.get(key)
+  if (reading?.steps) {
+    const { by, field } = reading.steps
+    return { kind: 'step', by, target: context.ids.of(field) }
+  }
+  if (reading?.role !== 'tab' || reading.group === undefined) return undefined
+  return {
+    kind: 'tab',
+    target: context.ids.of(key),
+    group: context.ids.of(reading.group),
+    startsShown: reading.isOn === true,
+    isEmpty: true,
+  }
+}
+
 /** What pressing a layer does, if it can be done here. */
 export const buildAct = (
   context: BuildContext,
   { key, link }: Layer,
   around: Surroundings,
 ): UiAct | undefined => {
-  if (!link || around.isInLink) return undefined
+  if (around.isInLink) return undefined
+  if (!link) return readAct(context, key)
   const lost = (why: string): undefined => {
     context.account.lost(key, 'link', why)
   }

@@ -4,6 +4,7 @@ import { runKeyOf, type RoleReading } from '../../meaning/roles/index.js'
 import type { UiBox, UiNode, UiPlace, UiStyle } from '../nodes.js'
 import { onlyChild, PLAIN_LOOK } from '../plain-style.js'
 import type { BuildContext } from './context.js'
+import { asDescriptions } from './items.js'
 import { asItem, wrapNode } from './wrap.js'
 
 /** The most that is added to a link at each side, in px. */
@@ -243,6 +244,8 @@ const holdRun = (
   const box: UiBox = { ...common, style, children }
   if (reading.role === 'group' || reading.role === 'radiogroup')
     return asGroup(context, box, reading)
+  if (reading.role === 'form' || reading.role === 'search') return { ...box, role: reading.role }
+  if (reading.role === 'descriptionlist') return asDescriptions(context, box)
   const list = asList(context, box, reading)
   if (reading.role !== 'navigation') return list
   const nav = wrapNode(list, { role: 'navigation' })
@@ -258,7 +261,8 @@ export const holdLists = (context: BuildContext, box: UiBox): UiBox => {
     const items = new Set(reading?.items)
     let end = i
     while (end < box.children.length && items.has(box.children[end]!.layer)) end++
-    if (!reading || end - i < 2) {
+    // Rows that open something need nothing around them.
+    if (!reading || reading.role === 'accordion' || end - i < 2) {
       children.push(child)
       continue
     }

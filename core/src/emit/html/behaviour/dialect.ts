@@ -1,10 +1,11 @@
+import { isPopover } from '../../../design/interaction.js'
 import type { UiForm, UiLink, UiPanel } from '../../../ui/nodes.js'
 import type { Phrases } from '../../../ui/phrases.js'
 import { buildMarkup, type Dialect, type MarkupOptions } from '../../shared/build-markup.js'
 import { text, type Attribute, type MarkupElement } from '../../shared/markup.js'
 import type { BehaviourPart } from './index.js'
 
-type BehaviourDialect = Pick<Dialect, 'act' | 'when' | 'tabList' | 'entersInView' | 'form'>
+type BehaviourDialect = Pick<Dialect, 'act' | 'when' | 'tabList' | 'menu' | 'entersInView' | 'form'>
 
 const message = (tag: string, attributes: readonly Attribute[]): MarkupElement => ({
   kind: 'element',
@@ -27,11 +28,14 @@ export const behaviourDialect = (
   act(act, isTab) {
     switch (act.kind) {
       case 'open':
+        if (act.as === 'menu') {
+          return [text('popovertarget', act.panel), text('aria-haspopup', 'menu')]
+        }
         return act.as === 'overlay'
           ? [text('popovertarget', act.panel)]
           : [text('command', 'show-modal'), text('commandfor', act.panel)]
       case 'close':
-        return act.as === 'overlay'
+        return isPopover(act.as)
           ? [text('popovertarget', act.panel), text('popovertargetaction', 'hide')]
           : [text('command', 'close'), text('commandfor', act.panel)]
       case 'toggle':
@@ -48,9 +52,16 @@ export const behaviourDialect = (
               text('role', 'tab'),
               text('id', `${act.target}-tab`),
               text('aria-selected', String(act.startsShown)),
-              text('aria-controls', act.target),
+              ...(act.isEmpty ? [] : [text('aria-controls', act.target)]),
             ]
           : [text('data-toggle', ''), text('aria-controls', act.target)]
+      case 'step':
+        used.add('steppers')
+        return [
+          text('aria-label', act.by > 0 ? phrases.more : phrases.less),
+          text('aria-controls', act.target),
+          text('data-step', String(act.by)),
+        ]
     }
   },
   when: (id, when, isTabPanel) => [
@@ -58,6 +69,10 @@ export const behaviourDialect = (
     ...(when.startsShown ? [] : [text('hidden', '')]),
   ],
   tabList: () => [],
+  menu() {
+    used.add('menus')
+    return []
+  },
   entersInView() {
     used.add('enter')
     return [text('data-enter', '')]
@@ -90,15 +105,17 @@ export const behaviourDialect = (
 /** A screen that is shown over the page. */
 export const buildPanel = (panel: UiPanel, options: MarkupOptions): MarkupElement => {
   const { id, kind, label, root, layer } = panel
-  const isOverlay = kind === 'overlay'
   return {
     kind: 'element',
-    tag: isOverlay ? 'div' : 'dialog',
+    tag: isPopover(kind) ? 'div' : 'dialog',
     content: 'blocks',
     layer,
     attributes: [
       text('id', id),
-      ...(isOverlay ? [text('popover', 'auto'), text('role', 'group')] : [text('closedby', 'any')]),
+      ...(isPopover(kind)
+        ? [text('popover', 'auto'), text('role', kind === 'menu' ? 'menu' : 'group')]
+        : [text('closedby', 'any')]),
+      ...(kind === 'menu' ? options.dialect.menu() : []),
       text('aria-label', label),
       text('class', options.styling.panel(panel).join(' ')),
     ],

@@ -1,7 +1,7 @@
 import { textFile, type EmittedFile } from '../../shared/emitted-file.js'
 
 /** A thing pages do that HTML has no element or attribute for. */
-export type BehaviourPart = 'enter' | 'forms' | 'tabs' | 'toggles'
+export type BehaviourPart = 'enter' | 'forms' | 'menus' | 'steppers' | 'tabs' | 'toggles'
 
 const ENTER = `// What comes in when it is scrolled to waits until then.
 const watcher = new IntersectionObserver((entries) => {
@@ -77,6 +77,36 @@ for (const form of document.querySelectorAll("form[data-missing]")) {
 }
 `
 
+const MENUS = `// Menus: arrow keys move from one item to the next; what is chosen puts the menu away.
+for (const menu of document.querySelectorAll("[role=menu]")) {
+  const items = [...menu.querySelectorAll("[role=menuitem]")];
+  menu.addEventListener("toggle", ({ newState }) => {
+    if (newState === "open") items[0]?.focus();
+  });
+  menu.addEventListener("keydown", (event) => {
+    const at = items.indexOf(document.activeElement);
+    const moves = { ArrowDown: at + 1, ArrowUp: at - 1, Home: 0, End: -1 };
+    const next = moves[event.key];
+    if (next === undefined) return;
+    event.preventDefault();
+    items.at(next % items.length)?.focus();
+  });
+  menu.addEventListener("click", ({ target }) => {
+    if (menu.popover && target.closest("[role=menuitem]")) menu.hidePopover();
+  });
+}
+`
+
+const STEPPERS = `// Buttons that count a number up and down.
+for (const button of document.querySelectorAll("[data-step]")) {
+  button.addEventListener("click", () => {
+    const field = document.getElementById(button.getAttribute("aria-controls"));
+    field.stepUp(Number(button.dataset.step));
+    field.dispatchEvent(new Event("input", { bubbles: true }));
+  });
+}
+`
+
 const TABS = `// Tabs: one of their parts is shown; arrow keys move from one to the next.
 for (const list of document.querySelectorAll("[role=tablist]")) {
   const tabs = [...list.querySelectorAll("[role=tab]")];
@@ -86,7 +116,7 @@ for (const list of document.querySelectorAll("[role=tablist]")) {
       tab.setAttribute("aria-selected", String(isChosen));
       tab.tabIndex = isChosen ? 0 : -1;
       const part = document.getElementById(tab.getAttribute("aria-controls"));
-      part.hidden = !isChosen;
+      if (part) part.hidden = !isChosen;
     }
   };
   list.addEventListener("click", ({ target }) => {
@@ -117,6 +147,8 @@ for (const button of document.querySelectorAll("[data-toggle]")) {
 const PARTS: Readonly<Record<BehaviourPart, string>> = {
   enter: ENTER,
   forms: FORMS,
+  menus: MENUS,
+  steppers: STEPPERS,
   tabs: TABS,
   toggles: TOGGLES,
 }

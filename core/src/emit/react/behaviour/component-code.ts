@@ -1,6 +1,8 @@
 import { concat, group, ifBreak, indent, line, softline, type Doc } from '../../shared/document.js'
 import { code, text, type Attribute, type MarkupElement } from '../../shared/markup.js'
 import type { Dialect } from '../../shared/build-markup.js'
+import { isPopover } from '../../../design/interaction.js'
+import type { Phrases } from '../../../ui/phrases.js'
 import type { UiForm, UiPanel } from '../../../ui/nodes.js'
 import { toShortPascal, UniqueNames } from '../../../text/names.js'
 import { quoteString } from '../escape.js'
@@ -24,6 +26,7 @@ export type CodeSurroundings = {
   readonly formName: (form: UiForm) => string
   /** The part of a group of tabs that is shown first, by the group. */
   readonly firstTabs: ReadonlyMap<string, string>
+  readonly phrases: Pick<Phrases, 'less' | 'more'>
   readonly panelName: (panel: string) => string
   readonly routeOf: (page: string) => string | undefined
 }
@@ -38,7 +41,7 @@ const arrow = (name: string, body: string): Doc =>
  */
 export class ComponentCode implements Pick<
   Dialect,
-  'act' | 'when' | 'tabList' | 'entersInView' | 'form'
+  'act' | 'when' | 'tabList' | 'menu' | 'entersInView' | 'form'
 > {
   readonly helpers = new Set<Helper>()
   readonly hooks = new Set<'useRef' | 'useState'>()
@@ -70,6 +73,9 @@ export class ComponentCode implements Pick<
   act: Dialect['act'] = (act, isTab) => {
     switch (act.kind) {
       case 'open': {
+        if (act.as === 'menu') {
+          return [text('popoverTarget', act.panel), text('aria-haspopup', 'menu')]
+        }
         if (act.as === 'overlay') return [text('popoverTarget', act.panel)]
         const name = this.reference(act.panel)
         return [
@@ -77,7 +83,7 @@ export class ComponentCode implements Pick<
         ]
       }
       case 'close':
-        if (act.as === 'overlay') {
+        if (isPopover(act.as)) {
           return [text('popoverTarget', act.panel), text('popoverTargetAction', 'hide')]
         }
         this.helpers.add('closeDialog')
@@ -107,10 +113,18 @@ export class ComponentCode implements Pick<
           text('id', `${act.target}-tab`),
           code('aria-selected', isShown),
           code('tabIndex', `${isShown} ? 0 : -1`),
-          text('aria-controls', act.target),
+          ...(act.isEmpty ? [] : [text('aria-controls', act.target)]),
           code('onClick', show),
         ]
       }
+      case 'step':
+        this.helpers.add('countField')
+        return [
+          text('aria-label', act.by > 0 ? this.around.phrases.more : this.around.phrases.less),
+          text('aria-controls', act.target),
+          text('data-step', String(act.by)),
+          code('onClick', 'countField'),
+        ]
     }
   }
 
@@ -128,6 +142,17 @@ export class ComponentCode implements Pick<
   tabList: Dialect['tabList'] = () => {
     this.helpers.add('moveTab')
     return [code('onKeyDown', 'moveTab')]
+  }
+
+  menu: Dialect['menu'] = () => {
+    this.helpers.add('moveInMenu')
+    return [code('onKeyDown', 'moveInMenu')]
+  }
+
+  /** The attributes of a menu that is shown on demand. */
+  menuPanel(): readonly Attribute[] {
+    this.helpers.add('enterMenu').add('leaveMenu')
+    return [...this.menu(), code('onToggle', 'enterMenu'), code('onClick', 'leaveMenu')]
   }
 
   entersInView: Dialect['entersInView'] = () => {
@@ -175,7 +200,7 @@ export class ComponentCode implements Pick<
 
   /** The element that shows a panel. */
   panel({ id, kind }: UiPanel): MarkupElement {
-    const attributes: Attribute[] = kind === 'overlay' ? [] : [code('ref', this.reference(id))]
+    const attributes: Attribute[] = isPopover(kind) ? [] : [code('ref', this.reference(id))]
     const tag = this.around.panelName(id)
     return { kind: 'element', tag, content: 'blocks', attributes, children: [] }
   }

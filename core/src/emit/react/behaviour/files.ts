@@ -37,6 +37,52 @@ export function moveTab(event: KeyboardEvent<HTMLElement>) {
 }
 `
 
+const COUNT_FIELD = `import type { MouseEvent } from "react";
+
+/** For \`onClick\`: counts the number that the button controls by its \`data-step\`. */
+export function countField({ currentTarget: button }: MouseEvent<HTMLElement>) {
+  const id = button.getAttribute("aria-controls") ?? "";
+  const field = document.getElementById(id);
+  if (!(field instanceof HTMLInputElement)) return;
+  field.stepUp(Number(button.dataset["step"]));
+  field.dispatchEvent(new Event("input", { bubbles: true }));
+}
+`
+
+const ENTER_MENU = `import type { ToggleEvent } from "react";
+
+/** For \`onToggle\` of a menu: the first item is focused when it is shown. */
+export function enterMenu(event: ToggleEvent<HTMLElement>) {
+  if (event.newState !== "open") return;
+  event.currentTarget.querySelector<HTMLElement>("[role=menuitem]")?.focus();
+}
+`
+
+const LEAVE_MENU = `import type { MouseEvent } from "react";
+
+/** For \`onClick\` of a menu: what is chosen puts it away. */
+export function leaveMenu(event: MouseEvent<HTMLElement>) {
+  const item = (event.target as Element).closest("[role=menuitem]");
+  if (item) event.currentTarget.hidePopover();
+}
+`
+
+const MOVE_IN_MENU = `import type { KeyboardEvent } from "react";
+
+/** For \`onKeyDown\` of a menu: arrow keys move from one item to the next. */
+export function moveInMenu(event: KeyboardEvent<HTMLElement>) {
+  const list =
+    event.currentTarget.querySelectorAll<HTMLElement>("[role=menuitem]");
+  const items = [...list];
+  const at = items.findIndex((item) => item === event.target);
+  const moves = { ArrowDown: at + 1, ArrowUp: at - 1, Home: 0, End: -1 };
+  const next = moves[event.key as keyof typeof moves];
+  if (next === undefined) return;
+  event.preventDefault();
+  items.at(next % items.length)?.focus();
+}
+`
+
 const SCROLL_TO_PART = `import type { MouseEvent } from "react";
 
 /** For \`onClick\` of a link to a part of the page: the address stays that of the page. */
@@ -159,7 +205,11 @@ ${openingTag('p', 'status', status)}
 
 const FILES = {
   closeDialog: CLOSE_DIALOG,
+  countField: COUNT_FIELD,
   enterInView: ENTER_IN_VIEW,
+  enterMenu: ENTER_MENU,
+  leaveMenu: LEAVE_MENU,
+  moveInMenu: MOVE_IN_MENU,
   moveTab: MOVE_TAB,
   postAnswers: POST_ANSWERS,
   scrollToPart: SCROLL_TO_PART,

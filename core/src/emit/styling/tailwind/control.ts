@@ -48,6 +48,14 @@ export const controlSlots = (
   ]
   if (control === 'range') slots.unshift({ slot: 'accent', token: 'accent-current' })
   if (ticks || control === 'select') slots.unshift({ slot: 'appearance', token: 'appearance-none' })
+  if (node.isStepped) {
+    // It is as wide as its digits; the buttons beside it count, not the browser's own.
+    slots.unshift(
+      { slot: 'sized', token: 'field-sizing-content' },
+      { slot: 'appearance', token: '[appearance:textfield]' },
+      { slot: 'spin', token: '[&::-webkit-inner-spin-button]:appearance-none' },
+    )
+  }
   if (control === 'textarea') slots.unshift({ slot: 'resize', token: 'resize-none' })
   if (hintColor) {
     const color = colorClass(theme, 'text', textTokens['style.color'], hintColor)

@@ -77,6 +77,15 @@ const meantSlots = (node: UiNode, slots: readonly Slot[]): Slot[] => {
   if (node.type !== 'box') return own
   if (isButton) own.push({ slot: 'cursor', token: 'cursor-pointer' })
   if (isButton && beginsWords(node)) own.push({ slot: 'words', token: 'text-start' })
+  if (node.role === 'label') {
+    own.push(
+      { slot: 'cursor', token: 'cursor-pointer' },
+      { slot: 'focus', token: 'has-focus-visible:outline-2' },
+    )
+  }
+  if (node.item === 'summary') {
+    own.push({ slot: 'cursor', token: 'cursor-pointer' }, { slot: 'marker', token: 'list-none' })
+  }
   if (node.item === 'columnheader') {
     own.push({ slot: 'words', token: 'text-start' }, { slot: 'head', token: 'font-normal' })
   }
@@ -154,6 +163,7 @@ export const createTailwind = (
   return {
     classes,
     node: (node) => {
+      if (node.type === 'control' && node.control === 'file') return hand(['sr-only'])
       hasEntrance ||= node.entrance !== undefined
       const own = classesOf(node, slotsOf)
       return hand([...own, ...motionClasses(node), ...stateClasses(node, slotsOf)])

@@ -1,4 +1,10 @@
-import type { Entrance, Hover, PanelKind, PanelSide } from '../../../design/interaction.js'
+import {
+  isPopover,
+  type Entrance,
+  type Hover,
+  type PanelKind,
+  type PanelSide,
+} from '../../../design/interaction.js'
 import type { UiNode } from '../../../ui/nodes.js'
 import { nameClass } from './slots.js'
 import { decimal, shorten } from './values.js'
@@ -93,10 +99,18 @@ const SIDES: Readonly<Record<PanelSide, readonly string[]>> = {
   bottom: ['mx-auto', 'mt-auto'],
 }
 
+/** Below what was pressed, or above it where there is no room; in the middle in browsers that cannot place it. */
+const AT_BUTTON = [
+  'supports-[position-area:bottom]:m-0',
+  '[position-area:bottom_span-right]',
+  '[position-try-fallbacks:flip-block,flip-inline]',
+]
+
 /** The classes of what shows a screen over the page, which is as wide as it was drawn where there is room. */
 export const panelClasses = (kind: PanelKind, side: PanelSide, widthPx: number): string[] => [
   ...(kind === 'drawer' ? SIDES[side] : ['m-auto']),
+  ...(kind === 'menu' ? AT_BUTTON : []),
   nameClass('w', `[${decimal(widthPx)}px]`),
   'max-w-full',
-  ...(kind === 'overlay' ? ['bg-transparent'] : ['bg-transparent', 'backdrop:bg-black/50']),
+  ...(isPopover(kind) ? ['bg-transparent'] : ['bg-transparent', 'backdrop:bg-black/50']),
 ]

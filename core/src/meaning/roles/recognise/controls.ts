@@ -22,6 +22,8 @@ const BADGE_PX = 26
 const ICON_PX = 32
 /** A button says no more than this. */
 const LONGEST_LABEL = 32
+/** What nobody has filled in yet is seldom a whole sentence. */
+const SENTENCE = /^.{24,}[.!。]$/su
 
 const isDrawn = (view: View): boolean =>
   isPainted(view) &&
@@ -196,6 +198,7 @@ const asField = (page: RolePage, view: View): Candidate | undefined => {
     isNamed(view.words, 'field') || isNamed(view.words, 'select') || isNamed(view.words, 'area')
   const isAtTop = text !== undefined && text.y - view.y <= 36
   const isPale = text !== undefined && contrastOf(text) < 6
+  const isSentence = text !== undefined && SENTENCE.test(saidBy(text))
   const own = new Case()
     .for(0.4, 'a quiet box with a line around it', surface.isOutlined && !isLoud)
     .for(0.3, 'a line below it and nothing around', surface.isUnderlined && !isLoud)
@@ -213,6 +216,7 @@ const asField = (page: RolePage, view: View): Candidate | undefined => {
     .for(0.35, 'its name says so', named)
     .for(0.25, 'a sign at its end opens it', isOpened && startsLeft)
     .for(0.3, 'a field beside it is as wide', hasTwin(page, view))
+    .for(-0.3, '', isSentence && !isPale && !named)
     .for(-0.5, '', isCell(view))
     .for(-0.6, '', isAddon(view))
     .for(-0.5, '', isLoud)

@@ -69,6 +69,14 @@ const findLabel = (page: RolePage, field: View, inside: ReadonlySet<View>): View
   return undefined
 }
 
+/** The box of a control: of a number that is counted, that of the whole stepper. */
+const boxOf = (page: RolePage, control: View): View => {
+  const { stepper } = page.readings.get(control.key)!
+  let view = control
+  while (stepper !== undefined && view.key !== stepper && view.parent) view = view.parent
+  return view
+}
+
 /** The words that name each control, and what a text field takes. */
 export const readLabels = (page: RolePage): void => {
   const controls: View[] = []
@@ -83,11 +91,11 @@ export const readLabels = (page: RolePage): void => {
   for (const control of controls) {
     const reading = page.readings.get(control.key)!
     const known = reading.labelledBy === undefined ? undefined : texts.get(reading.labelledBy)
-    const label = known ?? findLabel(page, control, inside)
+    const label = known ?? findLabel(page, boxOf(page, control), inside)
     if (reading.role === 'textbox' && !reading.input) {
       page.amend(control, { input: inputTypeOf(label ? saidBy(label) : '', saidBy(control)) })
     }
-    const help = page.is(control, ...FIELD_ROLES) ? findHelp(page, control) : undefined
+    const help = page.is(control, ...FIELD_ROLES) ? findHelp(page, boxOf(page, control)) : undefined
     if (help) {
       page.amend(control, {
         describedBy: help.key,

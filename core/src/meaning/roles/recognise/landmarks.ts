@@ -86,13 +86,15 @@ export const readForms = (page: RolePage): void => {
     const isWhole = fields >= 1 && button !== undefined && buttons.length <= fields + 2
     if (!isWhole || isClosed || view === page.root) return content
     const evidence = [`it holds ${fields === 1 ? 'a field' : `${fields} fields`} and a button`]
-    if (!page.set(view, { role: 'form', confidence: 0.8, evidence })) return content
-    if (fields === 1 && holdsSearch(page, view)) {
-      page.amend(view, {
-        role: 'search',
-        evidence: [...evidence, 'the field is for words to look for'],
-      })
-    }
+    const isSearch = fields === 1 && holdsSearch(page, view)
+    const found = {
+      role: isSearch ? 'search' : 'form',
+      confidence: 0.8,
+      evidence: isSearch ? [...evidence, 'the field is for words to look for'] : evidence,
+    } as const
+    // A dialog stays one, and holds the form.
+    if (page.is(view, 'dialog')) page.setRun(view.children, found)
+    else if (!page.set(view, found)) return content
     page.amend(button, { submits: true })
     return { ...content, isClosed: true }
   }

@@ -22,6 +22,7 @@ const PANELS: readonly { readonly value: PanelKind; readonly label: string }[] =
   { value: 'dialog', label: 'as a dialog' },
   { value: 'drawer', label: 'as a drawer' },
   { value: 'overlay', label: 'as an overlay' },
+  { value: 'menu', label: 'as a menu' },
 ]
 const SIDES: readonly { readonly value: PanelSide; readonly label: string }[] = [
   { value: 'start', label: 'from the start' },
