@@ -260,3 +260,40 @@ test('a box that says a whole sentence is no field', () => {
   ])
   expect(roleOf(roles, 'note')).not.toBe('textbox')
 })
+
+describe('fields that were easily missed', () => {
+  const sign = (x: number, y: number): Json =>
+    layer('ellipse', `sign-${x}`, { name: 'Ellipse', ...at(x, y, 14, 14), ...solid('#42ba96') })
+
+  test('an empty one with a sign at its end', () => {
+    const roles = readPage([
+      words('l', 'Your name', 48, 40),
+      box('name', at(48, 72, 400, 38), { ...solid('#ffffff'), ...outline('#42ba96'), radius: 3 }),
+      sign(420, 84),
+      end(300),
+    ])
+    expect(roleOf(roles, 'name')).toBe('textbox')
+  })
+
+  test('one between two boxes that say what goes into it', () => {
+    const roles = readPage([
+      box('before', at(48, 60, 40, 38), { ...solid('#f2efe6'), ...outline() }),
+      words('before-word', '€', 62, 68),
+      box('price', at(88, 60, 190, 38), { ...solid('#ffffff'), ...outline() }),
+      pale('price-hint', '..', 100, 68),
+      box('after', at(278, 60, 50, 38), { ...solid('#f2efe6'), ...outline() }),
+      words('after-word', '.00', 290, 68),
+      end(300),
+    ])
+    expect(roleOf(roles, 'price')).toBe('textbox')
+  })
+
+  test('a narrow one whose hint fills it', () => {
+    const roles = readPage([
+      box('zip', at(48, 60, 88, 38), { ...solid('#ffffff'), ...outline(), radius: 3 }),
+      inColor('#c4c8ce', 'hint', 'Postal code', 57, 69, 12),
+      end(300),
+    ])
+    expect(roleOf(roles, 'zip')).toBe('textbox')
+  })
+})

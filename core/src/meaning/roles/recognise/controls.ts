@@ -22,6 +22,8 @@ const BADGE_PX = 26
 const ICON_PX = 32
 /** A button says no more than this. */
 const LONGEST_LABEL = 32
+/** Hints are paler than what is to be read. */
+const HINT_CONTRAST = 2.5
 /** What nobody has filled in yet is seldom a whole sentence. */
 const SENTENCE = /^.{24,}[.!。]$/su
 
@@ -164,13 +166,18 @@ type Candidate = {
   readonly showsHint?: boolean
 }
 
-/** Boxes that touch in a row of three or more are cells of something. */
+const fillsOf = ({ node: { layer } }: View): string =>
+  JSON.stringify('fills' in layer ? layer.fills : [])
+
+/** Boxes of one ground that touch in a row of three or more are cells of something. */
 const isCell = (view: View): boolean => {
   const row = siblingsOf(view).filter(
     (other) => Math.abs(other.y - view.y) <= 2 && Math.abs(other.height - view.height) <= 2,
   )
   const touches = row.some((other) => Math.abs(roomBetween(view, other)) <= 2)
-  return touches && row.filter(isDrawn).length >= 2
+  if (!touches) return false
+  const fills = fillsOf(view)
+  return row.filter((other) => isDrawn(other) && fillsOf(other) === fills).length >= 2
 }
 
 /** Text fields, text areas and selects: wide quiet boxes with a line around or below. */
@@ -192,7 +199,7 @@ const asField = (page: RolePage, view: View): Candidate | undefined => {
     sign !== undefined && marks.length === 1 && sign.x > view.x + width * 0.6 && sign.width <= 20
   const startsLeft = room !== undefined && room.left <= Math.max(28, height * 0.6)
   const endsEarly = room !== undefined && room.right >= Math.max(24, room.left * 1.6)
-  const isFull = room !== undefined && room.right >= room.left - 6 && room.left <= 20 && width >= 90
+  const isFull = room !== undefined && room.right >= room.left - 6 && room.left <= 20 && width >= 80
   const isEmpty = view.texts.length === 0 && marks.length === 0
   const named =
     isNamed(view.words, 'field') || isNamed(view.words, 'select') || isNamed(view.words, 'area')
@@ -221,10 +228,10 @@ const asField = (page: RolePage, view: View): Candidate | undefined => {
     .for(-0.6, '', isAddon(view))
     .for(-0.5, '', isLoud)
     .for(-0.3, '', isNamed(view.words, 'button'))
-    .for(-0.35, '', !isEmpty && !startsLeft)
+    .for(-0.35, '', !isEmpty && !startsLeft && !(text === undefined && isOpened))
     .for(-0.35, '', text !== undefined && isCentred(view, [text]) && !isFull)
     .for(-0.3, '', isArea && !isEmpty && !isAtTop)
-    .for(-0.25, '', isArea && !named && !isEmpty)
+    .for(-0.25, '', isArea && !named && !isEmpty && !isPale)
     .for(-0.2, '', isArea && width < height)
   if (own.confidence < 0.6) return undefined
   const isSelect = (isOpened && !isArea && text !== undefined) || isNamed(view.words, 'select')
@@ -280,6 +287,8 @@ const asButton = (page: RolePage, view: View): Candidate | undefined => {
     .for(-0.5, '', isCell(view) && !isNamedSo)
     .for(-0.5, '', page.root.width >= 700 && width > page.root.width * 0.6)
     .for(-0.2, '', height < 24 && !isNamedSo)
+    // Hints are so pale, words to press are not.
+    .for(-0.25, '', text !== undefined && !surface.isStrong && contrastOf(text) < HINT_CONTRAST)
   if (own.confidence < 0.65) return undefined
   return { role: 'button', confidence: own.confidence, evidence: own.evidence }
 }
