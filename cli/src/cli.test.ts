@@ -207,6 +207,12 @@ describe('mistakes get one message, the right exit code and no stack', () => {
     ['a folder', ['convert', '.', '--out', 'x'], 1, 'it is a folder'],
     ['no --out', ['convert', 'a.svg'], 2, '--out'],
     [
+      'a language that is none',
+      ['convert', 'a.svg', '--language', 'german', '--out', 'x'],
+      2,
+      'write one such as de or pt-BR',
+    ],
+    [
       'an unknown target',
       ['convert', 'a.svg', '--target', 'cobol', '--out', 'x'],
       2,

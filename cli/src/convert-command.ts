@@ -5,6 +5,7 @@ import {
   convert,
   createMeasure,
   isTargetId,
+  LANGUAGE_TAG,
   readFiles,
   TARGETS,
   type EmittedFile,
@@ -22,6 +23,7 @@ export type ConvertOptions = {
   readonly out: string
   readonly select?: readonly string[]
   readonly drawnStates?: boolean
+  readonly language?: string
   readonly fonts?: string
   readonly edits?: string
   readonly force?: boolean
@@ -35,6 +37,11 @@ const STYLINGS = ['tailwind']
 const checkChoice = (option: string, value: string, allowed: readonly string[]): void => {
   if (allowed.includes(value)) return
   throw new Failure(`--${option} ${value}: not known; allowed: ${allowed.join(', ')}.`, 2)
+}
+
+const checkLanguage = (tag: string | undefined): void => {
+  if (tag === undefined || LANGUAGE_TAG.test(tag)) return
+  throw new Failure(`--language ${tag}: not a language tag; write one such as de or pt-BR.`, 2)
 }
 
 const formatNote = ({ severity, message, help }: Note): string => `${severity}: ${message} ${help}`
@@ -60,6 +67,7 @@ export const convertCommand = async (
 ): Promise<number> => {
   checkChoice('target', options.target, Object.keys(TARGETS))
   checkChoice('styling', options.styling, STYLINGS)
+  checkLanguage(options.language)
   const { target } = options
   if (!isTargetId(target)) return 2
   const edits = options.edits === undefined ? [] : readEdits(options.edits)
@@ -75,6 +83,7 @@ export const convertCommand = async (
           select: options.select ?? [],
           fonts,
           derivesStates: options.drawnStates !== true,
+          language: options.language,
         })
       : undefined
   const notes = [...intake.notes, ...(result?.notes ?? [])]

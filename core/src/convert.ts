@@ -20,6 +20,8 @@ export type Settings = {
   readonly fonts?: readonly Font[]
   /** What is pressed answers the pointer also where no state of it is drawn; so when absent. */
   readonly derivesStates?: boolean
+  /** The language of the texts, as a BCP 47 tag; told by their words when absent. */
+  readonly language?: string | undefined
   /** See `EmitOptions.marks`. */
   readonly marks?: boolean
 }
@@ -81,9 +83,9 @@ export const prepare = (
 export const convert = (
   design: Design,
   edits: readonly Edit[],
-  { target, select, fonts, derivesStates = true, marks = false }: Settings,
+  { target, select, fonts, derivesStates = true, language, marks = false }: Settings,
 ): Outcome<Emitted> => {
-  const project = prepare(design, edits, select, fonts, { derivesStates })
+  const project = prepare(design, edits, select, fonts, { derivesStates, language })
   if (!project.ok) return project
   return { ...project, value: TARGETS[target].emit(project.value, { marks }) }
 }

@@ -54,6 +54,7 @@ export {
   type WidthReading,
 } from './responsive/index.js'
 export { readRoles, type RoleReading } from './meaning/roles/index.js'
+export { LANGUAGE_TAG } from './meaning/language.js'
 export { nameThings } from './meaning/names.js'
 export { findTitle } from './meaning/find-title.js'
 export {

@@ -11,6 +11,9 @@ const COMMON: Readonly<Record<string, string>> = {
   pl: 'i w na z do się jest nie to dla od po oraz jak twoje nasze wszystkie przez lub są',
 }
 
+/** A tag such as `de` or `pt-BR` (RFC 5646): a language, and what else is said of it. */
+export const LANGUAGE_TAG = /^[a-z]{2,3}(-[a-z0-9]{2,8}){0,4}$/i
+
 const SETS = Object.entries(COMMON).map(
   ([language, words]) => [language, new Set(words.split(' '))] as const,
 )

@@ -92,6 +92,8 @@ const settlePanel = (account: Account, panel: Omit<UiPanel, 'root'>, root: UiNod
 export type UiOptions = {
   /** What is pressed answers the pointer also where no state of it is drawn. */
   readonly derivesStates?: boolean
+  /** The language of the texts, as a BCP 47 tag; absent: told by their words. */
+  readonly language?: string | undefined
 }
 
 /**
@@ -102,7 +104,7 @@ export const buildUi = (
   design: Design,
   roots: readonly Layer[],
   fonts: readonly Font[] = [],
-  { derivesStates = true }: UiOptions = {},
+  { derivesStates = true, language: said }: UiOptions = {},
 ): UiProject => {
   const measure = createMeasure(fonts.map((font) => font.face))
   const account = new Account()
@@ -164,7 +166,7 @@ export const buildUi = (
     return { ...page, name: pageName(group), root, ...(shown.length > 0 ? { panels: shown } : {}) }
   })
   const shared = shareParts(built)
-  const language = findLanguage(shared.flatMap(({ root }) => textsIn(root).map(wordsOf)))
+  const language = said ?? findLanguage(shared.flatMap(({ root }) => textsIn(root).map(wordsOf)))
   const phrases = phrasesIn(language)
   // One page alone has no other addresses.
   const isSite = shared.length > 1 && pageGroups.every(([root]) => screens.has(root!.key))

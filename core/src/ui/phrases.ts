@@ -78,5 +78,6 @@ const PHRASES: Readonly<Record<string, Phrases>> = {
   },
 }
 
-/** The phrases of a language, English where there are none. */
-export const phrasesIn = (language: string): Phrases => PHRASES[language] ?? ENGLISH
+/** The phrases of a language, English where there are none; `de-AT` has those of `de`. */
+export const phrasesIn = (language: string): Phrases =>
+  PHRASES[language.split('-')[0]!.toLowerCase()] ?? ENGLISH

@@ -76,7 +76,7 @@ describe('projects', () => {
     await http.post(`/api/projects/${id}/edits`).send({ edit }).expect(201)
     await http
       .put(`/api/projects/${id}/settings`)
-      .send({ target: 'react', styling: 'tailwind' })
+      .send({ target: 'react', styling: 'tailwind', language: 'pt-BR' })
       .expect(200)
     const { body: copy } = await http.post(`/api/projects/${id}/duplicate`).expect(201)
     const copyId = (copy as { id: string }).id
@@ -87,7 +87,7 @@ describe('projects', () => {
     expect(opened).toMatchObject({
       name: 'Shore copy',
       edits: [{ edit }, { edit: { kind: 'remove' } }],
-      settings: { target: 'react' },
+      settings: { target: 'react', language: 'pt-BR' },
     })
     expect(
       ((await http.get(`/api/projects/${id}`)).body as { edits: unknown[] }).edits,
@@ -185,6 +185,10 @@ describe('input that cannot be accepted changes nothing and says why', () => {
     await http
       .put(`/api/projects/${id}/settings`)
       .send({ target: 'cobol', styling: 'tailwind' })
+      .expect(400)
+    await http
+      .put(`/api/projects/${id}/settings`)
+      .send({ target: 'html', styling: 'tailwind', language: 'de"><script>' })
       .expect(400)
   })
 

@@ -80,8 +80,11 @@ const compile = ({ styles }: Emitted): Promise<string> =>
 
 const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
   const started = performance.now()
-  const { edits, target, select, derivesStates } = request
-  const project = prepare(need(current), edits, select, fonts, { derivesStates })
+  const { edits, target, select, derivesStates, language } = request
+  const project = prepare(need(current), edits, select, fonts, {
+    derivesStates,
+    language,
+  })
   if (!project.ok) {
     return {
       target,
@@ -89,6 +92,7 @@ const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
       pages: {},
       forms: [],
       flow: [],
+      language: undefined,
       notes: project.notes,
       preview: { files: [], css: '' },
       elapsedMs: 0,
@@ -107,6 +111,7 @@ const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
     pages: delivered.pages,
     forms: listForms(project.value),
     flow: listFlow(project.value),
+    language: project.value.language,
     notes: project.notes,
     preview: { files: marked.files, css },
     elapsedMs: performance.now() - started,

@@ -93,6 +93,8 @@ export type Converted = {
   readonly pages: Emitted['pages']
   readonly forms: readonly FormRow[]
   readonly flow: readonly FlowRow[]
+  /** The language its texts are in, said or told by their words. */
+  readonly language: string | undefined
   readonly notes: readonly Note[]
   /** The same code with the layers' keys on its elements, and its compiled style sheet. */
   readonly preview: { readonly files: readonly EmittedFile[]; readonly css: string }
@@ -104,6 +106,7 @@ export type ConvertRequest = {
   readonly target: TargetId
   readonly select: readonly string[]
   readonly derivesStates: boolean
+  readonly language: string | undefined
 }
 
 /** What was read of some files, before it is accepted. The design itself stays in the worker. */

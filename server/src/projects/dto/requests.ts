@@ -7,9 +7,10 @@ import {
   IsObject,
   IsOptional,
   IsString,
+  Matches,
   MaxLength,
 } from 'class-validator'
-import { TARGETS } from '@unimorph/core'
+import { LANGUAGE_TAG, TARGETS } from '@unimorph/core'
 
 const NAME_LIMIT = 200
 
@@ -62,4 +63,10 @@ export class SettingsDto {
   @IsOptional()
   @IsBoolean()
   derivesStates?: boolean
+
+  /** The language of the texts, as a BCP 47 tag; told by their words when absent. */
+  @ApiProperty({ required: false, example: 'pt-BR' })
+  @IsOptional()
+  @Matches(LANGUAGE_TAG)
+  language?: string
 }

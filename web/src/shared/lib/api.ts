@@ -13,6 +13,8 @@ export type Settings = {
   readonly styling: 'tailwind'
   /** What is pressed answers the pointer also where no state of it is drawn; so when absent. */
   readonly derivesStates?: boolean
+  /** The language of the texts, as a BCP 47 tag; told by their words when absent. */
+  readonly language?: string | undefined
 }
 export type Answer = {
   readonly id: number

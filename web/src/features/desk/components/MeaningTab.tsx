@@ -7,6 +7,7 @@ import { byDoubt, isDoubtful, ROLE_NAMES, useRoles } from '../model/roles-store'
 import { useFollowDrawing } from '../model/use-follow-drawing'
 import { toCodeKeys, toShownKey, useWidths } from '../model/widths-store'
 import { RoleCard } from './RoleCard'
+import { LanguageSelect } from './LanguageSelect'
 import { ScreenMap } from './ScreenMap'
 import { Section } from './Section'
 
@@ -84,11 +85,14 @@ export const MeaningTab = () => {
   )
   return (
     <div className="flex min-h-0 flex-1 flex-col">
-      <div className="flex shrink-0 items-center gap-3 border-b border-rule px-3 py-1.5 text-xs">
+      <div className="flex shrink-0 flex-wrap items-center gap-x-3 gap-y-1.5 border-b border-rule px-3 py-1.5 text-xs">
         <Button className="h-6! text-xs" onClick={() => setIsMapOpen(true)}>
           Map of the screens
         </Button>
-        <label className="flex items-center gap-1.5" title="What is pressed answers the pointer">
+        <label
+          className="flex items-center gap-1.5 whitespace-nowrap"
+          title="What is pressed answers the pointer"
+        >
           <input
             type="checkbox"
             checked={derivesStates}
@@ -97,6 +101,7 @@ export const MeaningTab = () => {
           />
           States not drawn
         </label>
+        <LanguageSelect />
         {isMapOpen && <ScreenMap onClose={() => setIsMapOpen(false)} />}
       </div>
       <div className="min-h-0 flex-1 overflow-auto">

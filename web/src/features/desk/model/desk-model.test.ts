@@ -152,6 +152,7 @@ describe('previews', () => {
     pages: { home: { path: 'index.html', route: '/' } },
     forms: [],
     flow: [],
+    language: 'en',
     notes: [],
     preview: { files, css: '.a{} </style><script>' },
     elapsedMs: 0,
