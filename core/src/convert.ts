@@ -10,6 +10,7 @@ import { TARGETS, type TargetId } from './emit/index.js'
 import type { Emitted } from './emit/target.js'
 import { notes } from './notes/catalogue.js'
 import { failed, type Outcome } from './notes/note.js'
+import { withParts } from './parts/index.js'
 import { buildUi, type UiOptions, type UiProject } from './ui/index.js'
 
 export type Settings = {
@@ -73,7 +74,7 @@ export const prepare = (
   if (!roots.ok) return roots
   if (roots.value.length === 0) return failed([...edited.notes, notes.nothingVisible()])
   const project = buildUi(edited.design, roots.value, fonts, options)
-  return { ok: true, value: project, notes: [...edited.notes, ...project.notes] }
+  return { ok: true, value: withParts(project, edited.design), notes: [...edited.notes, ...project.notes] }
 }
 
 /**

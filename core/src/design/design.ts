@@ -5,6 +5,7 @@ import { formSchema } from './form.js'
 import { lengthPx } from './geometry.js'
 import { interactionSchema } from './interaction.js'
 import { colorSchema } from './paint.js'
+import { partRulingSchema } from './part.js'
 import { componentSchema, frameSchema } from './layer.js'
 import { tokenSchema } from './token.js'
 import { widthsSchema } from './widths.js'
@@ -65,6 +66,8 @@ export const designSchema = z.strictObject({
     .default([]),
   /** What a person has said layers are, by their keys. */
   roles: z.record(z.string().min(1), rulingSchema).optional(),
+  /** What a person has said about parts, by the key of a layer. */
+  parts: z.record(z.string().min(1), partRulingSchema).optional(),
   /** What a person has said layers do, by their keys. */
   interactions: z.record(z.string().min(1), interactionSchema).optional(),
   /** What a person has said about forms, by the key of the layer that is the form. */

@@ -25,6 +25,7 @@ import {
   setLimits,
 } from './widths.js'
 import { setForm, setInteraction } from './interactions.js'
+import { setPart } from './parts.js'
 import { setRole } from './roles.js'
 import { addTokens, importTokens, mergeToken, removeToken, renameToken } from './tokens.js'
 
@@ -59,6 +60,7 @@ const KINDS: { readonly [K in EditKind]: Apply<K> } = {
   'set-interaction': setInteraction,
   'set-layout': setLayout,
   'set-limits': setLimits,
+  'set-part': setPart,
   'set-role': setRole,
   'set-sizing': setSizing,
   'set-value': setValue,

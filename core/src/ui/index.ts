@@ -14,7 +14,7 @@ import { AssetCollector } from './asset-collector.js'
 import { createPageBuilder } from './build-page.js'
 import { describePage, textsIn, wordsOf } from './describe-page.js'
 import { deriveStates } from './derive-states.js'
-import type { UiAsset, UiNode, UiPage, UiPanel } from './nodes.js'
+import type { UiAsset, UiNode, UiPage, UiPanel, UiPart } from './nodes.js'
 import { shareParts } from './share-parts.js'
 import { describeForms } from './forms.js'
 import { buildNotFound } from './not-found.js'
@@ -34,6 +34,13 @@ export type UiProject = {
   readonly pages: readonly UiPage[]
   /** What is shown for an address that is none, in a project of several pages. */
   readonly notFound?: UiPage
+  /** What is written once and used in several places; found when the pages are finished. */
+  readonly parts: readonly UiPart[]
+  /** The property of its component that a text shows, by the text's layer; the variant values of instances, by theirs. */
+  readonly properties: ReadonlyMap<string, string>
+  /** The property that shows and hides a layer of a component, by the layer. */
+  readonly switches: ReadonlyMap<string, string>
+  readonly variants: ReadonlyMap<string, Readonly<Record<string, string>>>
   readonly assets: readonly UiAsset[]
   /** Font files the pages need and that are at hand. */
   readonly fonts: readonly Font[]
@@ -177,6 +184,10 @@ export const buildUi = (
     phrases,
     pages: shared.map((page) => ({ ...page, description: describePage(page.root) })),
     ...(notFound ? { notFound } : {}),
+    parts: [],
+    properties: new Map(),
+    switches: new Map(),
+    variants: new Map(),
     assets: collector.assets,
     ...chooseFonts(account, roots, fonts),
     theme: buildTheme(design),

@@ -191,6 +191,8 @@ type UiCommon = {
   readonly id?: string
   /** It is shown only when something was pressed. */
   readonly when?: UiWhen
+  /** It is an instance of the part with this id. */
+  readonly part?: string
   readonly hover?: Hover
   readonly entrance?: Entrance
   readonly states?: readonly UiState[]
@@ -413,6 +415,32 @@ export type UiPage = {
   readonly panels?: readonly UiPanel[]
   readonly widthPx: number
   readonly heightPx: number
+}
+
+/** Where a part comes from. */
+export type PartOrigin =
+  /** A component of the design, by the key of its set. */
+  | { readonly kind: 'component'; readonly component: string }
+  /** Structure that repeats. */
+  | { readonly kind: 'found' }
+  /** A person has said it. */
+  | { readonly kind: 'said' }
+
+/** What is written once and used in several places. */
+export type UiPart = {
+  /** Key of its first instance: the same from run to run, and from edition to edition. */
+  readonly id: string
+  /** In words: `Sighting card`. */
+  readonly name: string
+  readonly origin: PartOrigin
+  /** Keys of the layers its instances stand for, in reading order. */
+  readonly instances: readonly string[]
+  /** From 0 to 1. */
+  readonly confidence: number
+  /** Why, in short sentences. */
+  readonly evidence: readonly string[]
+  /** Elements that are written once instead of several times. */
+  readonly saved: number
 }
 
 /** Everything a page shows: itself, and what is shown over it. */

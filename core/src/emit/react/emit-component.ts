@@ -16,6 +16,7 @@ import type { Helper } from './behaviour/files.js'
 import { formNameOf } from './behaviour/form-file.js'
 import type { ReactPlan } from './plan.js'
 import { printList } from './print-list.js'
+import { importsOf, printImport, together, type Import } from './imports.js'
 import { printReturnedJsx } from './print-jsx.js'
 
 const PRINT_WIDTH = 80
@@ -41,7 +42,6 @@ export type EmitOptions = {
   readonly forms: Map<string, UiForm>
 }
 
-type Import = { readonly names: string; readonly from: string; readonly isType?: boolean }
 type LinkMarkup = ReturnType<Dialect['link']>
 
 /** The part of each group of tabs that is shown first. */
@@ -58,16 +58,8 @@ const findFirstTabs = (root: UiNode): ReadonlyMap<string, string> => {
   return first
 }
 
-/** What a component imports beside what its code does. */
-class Imports {
-  readonly assets = new Set<string>()
-  readonly icons = new Set<string>()
-  readonly components = new Set<string>()
-  readonly router = new Set<string>()
-}
-
 /** Where a link leads, in the elements of the router where there is one. */
-const linkBuilder = (unit: Unit, { plan }: EmitOptions, { router }: Imports): Dialect['link'] => {
+const linkBuilder = (unit: Unit, { plan }: EmitOptions): Dialect['link'] => {
   const here = unit.kind === 'screen' ? unit.page.key : undefined
   const anchor = (href: string, ...rest: Attribute[]): LinkMarkup => ({
     tag: 'a',
@@ -79,7 +71,6 @@ const linkBuilder = (unit: Unit, { plan }: EmitOptions, { router }: Imports): Di
     const to = text('to', plan.routes.get(page)!)
     // Which page is shown, only what stands on one page knows.
     const tag = unit.kind === 'screen' ? 'Link' : 'NavLink'
-    router.add(tag)
     const isStart = plan.routes.get(page) === '/'
     if (tag === 'NavLink') {
       return { tag, attributes: isStart ? [to, code('end', 'true')] : [to] }
@@ -150,9 +141,6 @@ const inPanel = (
   }
 }
 
-const printImport = ({ names, from, isType }: Import): string =>
-  `import ${isType ? 'type ' : ''}${names} from "${from}";`
-
 type Parts = {
   readonly name: string
   readonly takesRef: boolean
@@ -209,11 +197,16 @@ const listOptions = (
   }
 }
 
-/** Writes one component: its imports, its code and its markup. */
-export const emitComponent = (unit: Unit, options: EmitOptions): EmittedFile => {
-  const { project, plan, styling, marks, helpers, forms } = options
-  const folder = unit.kind === 'screen' ? 'screens' : 'components'
-  const used = new Imports()
+/** The markup of a component before what it has in common with others is taken out. */
+export type BuiltUnit = {
+  readonly unit: Unit
+  readonly own: ComponentCode
+  readonly markup: MarkupElement
+}
+
+/** Builds the markup of one component; its code is collected on the way. */
+export const buildUnit = (unit: Unit, options: EmitOptions): BuiltUnit => {
+  const { project, plan, styling, marks, forms } = options
   const own = new ComponentCode({
     formName(form) {
       const name = formNameOf(form)
@@ -225,7 +218,6 @@ export const emitComponent = (unit: Unit, options: EmitOptions): EmittedFile => 
     panelName: (id) => plan.panels.get(id)!.name,
     routeOf: (page) => (plan.isRouted ? plan.routes.get(page) : undefined),
   })
-  const link = linkBuilder(unit, options, used)
   const dialect: Dialect = {
     classAttribute: 'className',
     labelFor: 'htmlFor',
@@ -241,25 +233,17 @@ export const emitComponent = (unit: Unit, options: EmitOptions): EmittedFile => 
     tabList: own.tabList,
     entersInView: own.entersInView,
     form: own.form,
-    link(target) {
-      if (target.kind === 'section' && plan.isRouted) own.helpers.add('scrollToPart')
-      return link(target)
-    },
-    source(asset) {
-      used.assets.add(asset)
-      return code('src', plan.variables.get(asset)!)
-    },
+    link: linkBuilder(unit, options),
+    source: (asset) => code('src', plan.variables.get(asset)!),
     icon(asset, attributes) {
       const icon = plan.icons.get(asset)
       if (!icon) return undefined
-      used.icons.add(icon.name)
       return { kind: 'element', tag: icon.name, content: 'blocks', attributes, children: [] }
     },
   }
   const shared = ({ shared: part, layer }: UiBox): MarkupElement | undefined => {
     const known = part && plan.parts.get(part)
     if (!known || unit.kind !== 'screen') return undefined
-    used.components.add(known.name)
     // The layer the part was made of is found where the part is written.
     const mark = known.node.layer === layer ? {} : { layer }
     return {
@@ -272,13 +256,18 @@ export const emitComponent = (unit: Unit, options: EmitOptions): EmittedFile => 
     }
   }
   const tabs = findTabPanels([unit.root])
-  const built = buildMarkup(unit.root, { dialect, styling, marks, shared, tabs })
+  return { unit, own, markup: buildMarkup(unit.root, { dialect, styling, marks, shared, tabs }) }
+}
+
+/** Writes one component: its imports, its code and its markup. */
+export const writeUnit = ({ unit, own, markup: built }: BuiltUnit, options: EmitOptions): EmittedFile => {
+  const { project, plan, styling, marks, helpers } = options
+  const folder = unit.kind === 'screen' ? 'screens' : 'components'
   // With marks every element must be found by its layer, so that things stay one by one.
   const { markup: body, lists } = marks
     ? { markup: built, lists: [] }
     : findLists(built, listOptions(unit, own, options))
   const panels = unit.kind === 'screen' ? (unit.page.panels ?? []) : []
-  for (const { id } of panels) used.components.add(plan.panels.get(id)!.name)
   const whole = endOfMain(
     body,
     panels.map((panel) => own.panel(panel)),
@@ -290,24 +279,18 @@ export const emitComponent = (unit: Unit, options: EmitOptions): EmittedFile => 
         ? withHead(whole, unit.page, project)
         : whole
   for (const helper of own.helpers) helpers.add(helper)
-  if (own.navigates) used.router.add('useNavigate')
   const takesRef = unit.kind === 'panel' && !isPopover(unit.panel.kind)
-  const named = (names: Iterable<string>, where: string): Import[] =>
-    [...names].map((name) => ({ names: `{ ${name} }`, from: `${where}/${name}` }))
-  const together = (names: ReadonlySet<string>, from: string): Import[] =>
-    names.size > 0 ? [{ names: `{ ${[...names].sort().join(', ')} }`, from }] : []
   const imports: Import[] = [
     ...together(own.hooks, 'react'),
     ...(takesRef ? [{ names: '{ Ref }', from: 'react', isType: true }] : []),
-    ...together(used.router, 'react-router'),
-    ...[...used.assets].map((id) => ({
-      names: plan.variables.get(id)!,
-      from: `../assets/${plan.assets.get(id)!.file}`,
-    })),
-    ...named(own.helpers, '../behaviour'),
-    ...named(used.components, folder === 'screens' ? '../components' : '.'),
-    ...named(own.forms, '../forms'),
-    ...named(used.icons, '../icons'),
+    ...importsOf(markup, lists, {
+      plan,
+      folder,
+      helpers,
+      router: own.navigates ? ['useNavigate'] : [],
+      own: own.helpers,
+      forms: own.forms,
+    }),
   ]
   const parts = { name: unit.name, takesRef, imports, lists, statements: own.lines, markup }
   const printed = printDocument(print(parts), PRINT_WIDTH)

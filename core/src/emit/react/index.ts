@@ -1,13 +1,17 @@
-import { screensOf, type UiForm } from '../../ui/nodes.js'
+import type { UiProject } from '../../ui/index.js'
+import { rootsOf, screensOf, type UiForm, type UiNode } from '../../ui/nodes.js'
 import { buildFontFiles, fontRules } from '../shared/font-files.js'
 import { jsonFile, textFile } from '../shared/emitted-file.js'
 import { toKebab } from '../../text/names.js'
 import { dependencies } from '../shared/versions.js'
+import type { Styling } from '../styling/styling.js'
 import { createTailwind } from '../styling/tailwind/index.js'
 import type { Target } from '../target.js'
 import { buildHelpers, type Helper } from './behaviour/files.js'
 import { buildFormFile } from './behaviour/form-file.js'
-import { emitComponent, type Unit } from './emit-component.js'
+import { extractParts, type PartOptions } from '../shared/parts.js'
+import { buildUnit, writeUnit, type Unit } from './emit-component.js'
+import { emitPart } from './print-part.js'
 import { buildIconFile } from './icon-file.js'
 import { planReact, type ReactPlan } from './plan.js'
 import { buildProjectFiles } from './project-files.js'
@@ -26,6 +30,30 @@ const listUnits = ({ screens, parts, panels }: ReactPlan): readonly Unit[] => [
   })),
 ]
 
+/** What parts are made of: names of layers and properties, and which classes say where things stand. */
+const partOptions = (
+  project: UiProject,
+  { nameComponent }: ReactPlan,
+  styling: Styling,
+): PartOptions => {
+  const names = new Map<string, string>()
+  const look = (node: UiNode): void => {
+    names.set(node.layer, node.name)
+    if ('children' in node) node.children.forEach(look)
+  }
+  for (const page of project.pages) rootsOf(page).forEach(look)
+  return {
+    propertyOf: (layer) => project.properties.get(layer),
+    switchOf: (layer) => project.switches.get(layer),
+    nameOf: (layer) => names.get(layer),
+    variantOf: (layer) => project.variants.get(layer) ?? {},
+    isPlacing: (name) => styling.isPlacing(name),
+    likenessOf: (classes) => styling.likenessOf(classes),
+    tagOf: nameComponent,
+    classAttribute: 'className',
+  }
+}
+
 /** Function components in TypeScript, one file a screen; a router when there are several. */
 export const react: Target = {
   id: 'react',
@@ -42,7 +70,19 @@ export const react: Target = {
     const helpers = new Set<Helper>()
     const forms = new Map<string, UiForm>()
     const options = { project, plan, styling, marks, helpers, forms }
-    const components = listUnits(plan).map((unit) => emitComponent(unit, options))
+    const units = listUnits(plan).map((unit) => buildUnit(unit, options))
+    // With marks every element must be found by its layer, so that nothing is taken out.
+    const { roots, components: parts } = marks
+      ? { roots: units.map(({ markup }) => markup), components: [] }
+      : extractParts(
+          units.map(({ markup }) => markup),
+          project.parts,
+          partOptions(project, plan, styling),
+        )
+    const components = [
+      ...units.map((unit, i) => writeUnit({ ...unit, markup: roots[i]! }, options)),
+      ...parts.map((part) => emitPart(part, plan, helpers)),
+    ]
     if ([...forms.values()].some(({ to }) => to.kind === 'endpoint')) helpers.add('postAnswers')
     const behaviour = [
       ...buildHelpers(helpers, (kind) => styling.message(kind).join(' ')),

@@ -1,5 +1,5 @@
 import type { UiProject } from '../../ui/index.js'
-import type { UiBox, UiNode, UiPage, UiPanel } from '../../ui/nodes.js'
+import type { UiBox, UiNode, UiPage, UiPanel, UiPart } from '../../ui/nodes.js'
 import { toKebab, toPascal, UniqueNames } from '../../text/names.js'
 import { buildAssetFiles, type AssetFile } from '../shared/asset-files.js'
 import { findIcons, type Icon } from '../shared/icons.js'
@@ -43,6 +43,8 @@ export type ReactPlan = {
   readonly parts: ReadonlyMap<NonNullable<UiBox['shared']>, PartPlan>
   /** What is shown over screens, by its id. */
   readonly panels: ReadonlyMap<string, PanelPlan>
+  /** Makes a name for the component of a part, that no other has. */
+  nameComponent(part: UiPart, suffix: string): string
   readonly isRouted: boolean
   /** By the key of the page. */
   readonly routes: ReadonlyMap<string, string>
@@ -90,11 +92,13 @@ export const planReact = (project: UiProject): ReactPlan => {
     name: components.take(toPascal(page.name, 'Screen')),
     route: i === 0 ? '/' : `/${slugs.take(toKebab(page.name, 'screen'))}`,
   }))
+  const panels = planPanels(pages, components)
   const lost = notFound ? [{ page: notFound, name: components.take('NotFound'), route: '*' }] : []
   return {
     screens: [...screens, ...lost],
     parts: planParts(pages),
-    panels: planPanels(pages, components),
+    panels,
+    nameComponent: ({ name }, suffix) => components.take(`${toPascal(name, 'Part')}${suffix}`),
     isRouted: pages.length > 1,
     routes: new Map(screens.map(({ page, route }) => [page.key, route])),
     icons,

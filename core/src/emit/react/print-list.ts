@@ -4,13 +4,16 @@ import { quoteString } from './escape.js'
 import { printBlock } from './print-block.js'
 import { printProperty } from './print-property.js'
 
-const typeOf = ({ kind }: ListField): string => (kind === 'flag' ? 'boolean' : 'string')
+const typeOf = ({ kind, of }: ListField): string => {
+  if (of) return `${of.tag}Props[${quoteString(of.prop)}]`
+  return kind === 'flag' ? 'boolean' : 'string'
+}
 
 const valueOf = (value: string | boolean, { kind }: ListField): string =>
   typeof value === 'boolean' ? String(value) : kind === 'text' ? quoteString(value) : value
 
 /** The type of the things in a list, and the list with what the design says as its content. */
-export const printList = ({ name, type, fields, rows }: DataList): Doc => {
+export const printList = ({ name, type, uses, fields, rows }: DataList): Doc => {
   const members = fields.map(
     (field) => `${field.name}${field.isOptional ? '?' : ''}: ${typeOf(field)};`,
   )
@@ -23,9 +26,9 @@ export const printList = ({ name, type, fields, rows }: DataList): Doc => {
     return layer === undefined ? thing : span(layer, thing)
   })
   return concat([
-    printBlock(`type ${type} = {`, members, '};'),
-    hardline,
-    hardline,
+    ...(uses === undefined
+      ? [printBlock(`type ${type} = {`, members, '};'), hardline, hardline]
+      : []),
     printBlock(`const ${name}: ${type}[] = [`, things, '];'),
     hardline,
     hardline,

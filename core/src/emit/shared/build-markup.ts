@@ -390,6 +390,7 @@ const buildBox = (node: UiBox, options: MarkupOptions): MarkupElement => {
     tag: link?.tag ?? item?.tag ?? role ?? (node.menu ? 'nav' : block),
     content: 'blocks',
     layer: node.layer,
+    ...(node.part === undefined ? {} : { part: node.part }),
     attributes: [
       ...(link?.attributes ?? []),
       ...(item?.attributes ?? []),

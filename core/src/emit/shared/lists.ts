@@ -1,12 +1,14 @@
 import { isIdleName } from '../../design/idle-name.js'
 import { isTakenName, toCamel, UniqueNames } from '../../text/names.js'
-import type { Attribute, MarkupElement, MarkupNode } from './markup.js'
+import { spread, type Attribute, type MarkupElement, type MarkupNode } from './markup.js'
 
 /** A field of the things in a list: text, or code such as an imported picture; some have none. */
 export type ListField = {
   readonly name: string
   readonly kind: 'text' | 'code' | 'flag'
   readonly isOptional: boolean
+  /** Of what a component is given: the component, and the name it has there. */
+  readonly of?: { readonly tag: string; readonly prop: string }
 }
 
 export type ListRow = {
@@ -21,6 +23,8 @@ export type DataList = {
   readonly name: string
   readonly item: string
   readonly type: string
+  /** The things are what this component is given. */
+  readonly uses?: string
   readonly fields: readonly ListField[]
   readonly rows: readonly ListRow[]
 }
@@ -61,7 +65,8 @@ const wordsIn = (node: MarkupNode): string =>
 const isAlike = (a: MarkupNode, b: MarkupNode, options: ListOptions): boolean => {
   if (a.kind === 'text' && b.kind === 'text') return true
   if (a.kind !== 'element' || b.kind !== 'element') return false
-  if (a.tag !== b.tag || a.content !== b.content) return false
+  if (a.tag !== b.tag || a.content !== b.content || a.isUse !== b.isUse) return false
+  if (a.isUse) return true
   if (a.attributes.length !== b.attributes.length) return false
   const isSame = a.attributes.every((one, i) => isSameAttribute(one, b.attributes[i]!, options))
   if (!isSame) return false
@@ -109,7 +114,31 @@ const commonStart = (names: readonly string[]): string => {
   return (length < 0 ? first : first.slice(0, length)).join(' ')
 }
 
-type Open = { name: string; kind: ListField['kind']; values: (string | boolean | undefined)[] }
+type Value = string | boolean | undefined
+type Open = { name: string; kind: ListField['kind']; values: Value[]; of?: ListField['of'] }
+
+/** What an attribute says, as data. */
+const valueOf = (attribute: Attribute | undefined): Value =>
+  attribute?.kind === 'text'
+    ? attribute.text
+    : attribute?.kind === 'code'
+      ? attribute.code === 'true' || attribute.code
+      : undefined
+
+/** The names of all attributes some uses of a component have, in order. */
+const namesOf = (uses: readonly (MarkupElement | undefined)[]): readonly string[] => [
+  ...new Set(uses.flatMap((use) => use?.attributes.map(({ name }) => name) ?? [])),
+]
+
+const attributeOf = (use: MarkupElement | undefined, name: string): Attribute | undefined =>
+  use?.attributes.find((one) => one.name === name)
+
+const kindOf = (attributes: readonly (Attribute | undefined)[]): ListField['kind'] =>
+  attributes.some((one) => one?.kind === 'text')
+    ? 'text'
+    : attributes.every((one) => one === undefined || valueOf(one) === true)
+      ? 'flag'
+      : 'code'
 
 /** Makes one template of things that are alike, and collects what differs. Lives for one list. */
 class Template {
@@ -134,6 +163,7 @@ class Template {
     }
     if (model.kind !== 'element') return model
     const elements = nodes.map((node) => (node?.kind === 'element' ? node : undefined))
+    if (model.isUse) return this.use(elements, model)
     const widest = elements.reduce((a, b) =>
       (b?.children.length ?? -1) > (a?.children.length ?? -1) ? b : a,
     )!
@@ -157,6 +187,22 @@ class Template {
       return isEverywhere ? this.build(column, own) : this.optional(column, own)
     })
     return { ...model, attributes, children }
+  }
+
+  /** A component is given what differs from thing to thing. */
+  private use(
+    uses: readonly (MarkupElement | undefined)[],
+    model: MarkupElement,
+  ): MarkupElement {
+    const attributes = namesOf(uses).map((name): Attribute => {
+      const all = uses.map((use) => attributeOf(use, name))
+      const first = all.find((one) => one !== undefined)!
+      const isSame = all.every((one, i) => !uses[i] || JSON.stringify(one) === JSON.stringify(first))
+      if (isSame) return first
+      const of = { tag: model.tag, prop: name }
+      return { name, kind: 'code', code: this.field(name, kindOf(all), all.map(valueOf), of) }
+    })
+    return { ...model, attributes }
   }
 
   /** What only some things have is shown by a field of its own, or by the first that differs in it. */
@@ -208,7 +254,12 @@ class Template {
     }
   }
 
-  private field(wanted: string, kind: 'text' | 'code', values: (string | undefined)[]): string {
+  private field(
+    wanted: string,
+    kind: ListField['kind'],
+    values: Value[],
+    of?: ListField['of'],
+  ): string {
     // The same words in two places are one field.
     const same = this.fields.find(
       (one) => one.kind === kind && JSON.stringify(one.values) === JSON.stringify(values),
@@ -217,7 +268,7 @@ class Template {
     const own = camel(wanted, 'text')
     const base = own === this.item ? 'text' : own
     const name = this.names.take(base.length < 3 ? `${base}Text` : base)
-    this.fields.push({ name, kind, values })
+    this.fields.push({ name, kind, values, ...(of ? { of } : {}) })
     return `${this.item}.${name}`
   }
 
@@ -238,7 +289,7 @@ const findRun = (
   options: ListOptions,
 ): readonly MarkupElement[] => {
   const first = children[from]!
-  if (first.kind !== 'element' || !isWorth(first)) return []
+  if (first.kind !== 'element' || !(first.isUse || isWorth(first))) return []
   let to = from + 1
   while (to < children.length && isAlike(first, children[to]!, options)) to++
   return to - from >= LEAST_THINGS ? (children.slice(from, to) as MarkupElement[]) : []
@@ -246,7 +297,11 @@ const findRun = (
 
 /** Whether writing it once saves something: a thing of several elements that says something. */
 const isWorth = (node: MarkupElement): boolean =>
-  node.children.some((child) => child.kind === 'element') && wordsIn(node).trim() !== ''
+  node.children.some((child) => child.kind === 'element') &&
+  (wordsIn(node).trim() !== '' || holdsUse(node))
+
+const holdsUse = (node: MarkupNode): boolean =>
+  node.kind === 'element' && (node.isUse === true || node.children.some(holdsUse))
 
 /** What a list is called: by the heading before it, else by the layers of its things. */
 const nameList = (
@@ -278,15 +333,53 @@ export const findLists = (
   options: ListOptions,
 ): { readonly markup: MarkupElement; readonly lists: readonly DataList[] } => {
   const lists: DataList[] = []
+  /** A list of what a component is given: a loop gives it all at once. */
+  const makeUses = (uses: readonly MarkupElement[], name: string, item: string): MarkupNode => {
+    const [first] = uses
+    const columns = namesOf(uses).map((own) => ({
+      own,
+      all: uses.map((use) => attributeOf(use, own)),
+    }))
+    const isSame = (all: readonly (Attribute | undefined)[]): boolean =>
+      all.every((one) => JSON.stringify(one) === JSON.stringify(all[0]))
+    const given = columns.filter(({ all }) => !isSame(all))
+    const fields = given.map(({ own, all }): ListField => ({
+      name: own,
+      kind: kindOf(all),
+      isOptional: all.includes(undefined),
+    }))
+    const rows = uses.map(({ layer }, i): ListRow => ({
+      layer,
+      values: given.map(({ all }) => valueOf(all[i])),
+    }))
+    const key = fields.findIndex(
+      ({ kind }, at) => kind === 'text' && new Set(rows.map(({ values }) => values[at])).size === rows.length,
+    )
+    const rest = columns.filter(({ all }) => isSame(all)).map(({ all }) => all[0]!)
+    const props = `${first!.tag}Props`
+    const said = rest.map((one) => JSON.stringify(one.name)).join(' | ')
+    const type = said === '' ? props : `Omit<${props}, ${said}>`
+    lists.push({ name, item, type, uses: first!.tag, fields, rows })
+    return {
+      kind: 'loop',
+      list: name,
+      item,
+      key: key < 0 ? undefined : `${item}.${fields[key]!.name}`,
+      template: { ...first!, attributes: [spread(item), ...rest] },
+    }
+  }
   const makeList = (things: readonly MarkupElement[], heading: string | undefined): MarkupNode => {
     const named = nameList(heading, things, options)
     const [name, item] = [options.takeName(named.name), options.takeName(named.item)]
+    // What all are given alike is said in the loop; the rest is data.
+    if (things[0]!.isUse) return makeUses(things, name, item)
     const template = new Template(item, options)
     const built = template.build(things) as MarkupElement
-    const fields = template.fields.map(({ name: field, kind, values }): ListField => ({
+    const fields = template.fields.map(({ name: field, kind, values, of }): ListField => ({
       name: field,
       kind,
       isOptional: values.includes(undefined),
+      ...(of ? { of } : {}),
     }))
     const rows = things.map(({ layer }, i): ListRow => ({
       layer,

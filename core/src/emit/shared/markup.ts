@@ -19,6 +19,10 @@ export type MarkupElement = {
   readonly children: readonly MarkupNode[]
   /** Key of the layer it stands for. */
   readonly layer?: string
+  /** It is an instance of the part with this id. */
+  readonly part?: string
+  /** It is a component with what it is given, and no element. */
+  readonly isUse?: boolean
 }
 
 /** The value of some code as text, for dialects that have code. */

@@ -20,6 +20,8 @@ export type Styling = {
   panel(panel: UiPanel): readonly string[]
   /** Classes of what a form says: its problems, or what became of the answers. */
   message(kind: 'problems' | 'status'): readonly string[]
+  /** Whether a class says where a thing stands in its container and how much room it takes there. */
+  isPlacing(className: string): boolean
   /** What the classes of an element say beside how lines break: things of one kind may differ in that. */
   likenessOf(classes: string): string
   /** The style sheet's source, after all classes were asked for. */

@@ -92,6 +92,10 @@ const meantSlots = (node: UiNode, slots: readonly Slot[]): Slot[] => {
   return own
 }
 
+/** Margins, sizes, and what else places a thing in its container, from any width on. */
+const PLACING =
+  /^(?:(?:sm|md|lg|xl|2xl|min-\[[^\]]*\]):)*-?(?:m[trblxy]?-|w-|h-|size-|min-[wh]-|max-[wh]-|basis-|flex-(?:1|auto|none|initial)$|grow|shrink|self-|justify-self-|order-|col-|row-|absolute$|relative$|inset-|top-|right-|bottom-|left-|start-|end-|z-|hidden$)/
+
 export type TailwindOptions = {
   /** The rules of the fonts that are delivered. */
   readonly fonts: readonly string[]
@@ -170,6 +174,7 @@ export const createTailwind = (
     },
     panel: ({ kind, side, root }) => hand(panelClasses(kind, side, root.style.width.px)),
     message: (kind) => hand(MESSAGES[kind]),
+    isPlacing: (name) => PLACING.test(name),
     likenessOf: (list) =>
       list
         .split(' ')

@@ -1,0 +1,105 @@
+import type { DataList } from '../shared/lists.js'
+import type { MarkupNode } from '../shared/markup.js'
+import type { Helper } from './behaviour/files.js'
+import type { ReactPlan } from './plan.js'
+
+export type Import = { readonly names: string; readonly from: string; readonly isType?: boolean }
+
+export const printImport = ({ names, from, isType }: Import): string =>
+  `import ${isType ? 'type ' : ''}${names} from "${from}";`
+
+/** Names that come from one place. */
+export const together = (names: Iterable<string>, from: string): Import[] => {
+  const sorted = [...new Set(names)].sort()
+  return sorted.length > 0 ? [{ names: `{ ${sorted.join(', ')} }`, from }] : []
+}
+
+/** Helpers that markup names itself. */
+const HELPERS = [
+  'closeDialog',
+  'countField',
+  'enterInView',
+  'enterMenu',
+  'leaveMenu',
+  'moveInMenu',
+  'moveTab',
+  'scrollToPart',
+] as const satisfies readonly Helper[]
+
+/** The tags of some markup, and the code in its attributes. */
+const scan = (node: MarkupNode, tags: Set<string>, codes: Set<string>): void => {
+  switch (node.kind) {
+    case 'element':
+      tags.add(node.tag)
+      for (const one of node.attributes) if (one.kind === 'code') codes.add(one.code)
+      for (const child of node.children) scan(child, tags, codes)
+      return
+    case 'loop':
+      scan(node.template, tags, codes)
+      return
+    case 'when':
+      scan(node.content, tags, codes)
+      return
+    case 'text':
+    case 'expression':
+  }
+}
+
+type Surroundings = {
+  readonly plan: ReactPlan
+  readonly folder: 'screens' | 'components'
+  /** Hears of the helpers that files are needed for. */
+  readonly helpers: Set<Helper>
+  /** What the code beside the markup needs. */
+  readonly router?: readonly string[]
+  readonly own?: ReadonlySet<Helper>
+  readonly forms?: ReadonlySet<string>
+}
+
+/** What the markup of a component, its lists and its code refer to. */
+export const importsOf = (
+  markup: MarkupNode,
+  lists: readonly DataList[],
+  { plan, folder, helpers, router = [], own = new Set(), forms = new Set() }: Surroundings,
+): readonly Import[] => {
+  const tags = new Set<string>()
+  const codes = new Set<string>()
+  scan(markup, tags, codes)
+  for (const { fields, rows } of lists) {
+    fields.forEach(({ kind }, i) => {
+      if (kind === 'code') for (const { values } of rows) codes.add(String(values[i]))
+    })
+  }
+  const used = HELPERS.filter((helper) => codes.has(helper))
+  for (const helper of used) helpers.add(helper)
+  const behaviour = [...new Set([...own, ...used])].filter(
+    (helper) => !HELPERS.some((one) => one === helper) || codes.has(helper),
+  )
+  const icons = new Set([...plan.icons.values()].map(({ name }) => name))
+  const isComponent = (tag: string): boolean =>
+    /^[A-Z]/.test(tag) && !icons.has(tag) && !ROUTER.has(tag) && tag !== 'FormMessages'
+  const components = folder === 'screens' ? '../components' : '.'
+  const single = (names: Iterable<string>, from: string): Import[] =>
+    [...names].map((name) => ({ names: `{ ${name} }`, from: `${from}/${name}` }))
+  const types = new Set(
+    lists.flatMap(({ uses, fields }) => [
+      ...(uses === undefined ? [] : [uses]),
+      ...fields.flatMap(({ of }) => (of ? [of.tag] : [])),
+    ]),
+  )
+  return [
+    ...together([...router, ...[...tags].filter((tag) => ROUTER.has(tag))], 'react-router'),
+    ...[...plan.variables].flatMap(([id, name]) =>
+      codes.has(name) ? [{ names: name, from: `../assets/${plan.assets.get(id)!.file}` }] : [],
+    ),
+    ...single(behaviour, '../behaviour'),
+    ...[...tags].filter(isComponent).map((tag) => ({
+      names: types.has(tag) ? `{ ${tag}, type ${tag}Props }` : `{ ${tag} }`,
+      from: `${components}/${tag}`,
+    })),
+    ...single(forms, '../forms'),
+    ...single([...tags].filter((tag) => icons.has(tag)), '../icons'),
+  ]
+}
+
+const ROUTER = new Set(['Link', 'NavLink'])

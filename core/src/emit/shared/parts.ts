@@ -1,0 +1,604 @@
+import { isIdleName } from '../../design/idle-name.js'
+import { toCamel, UniqueNames } from '../../text/names.js'
+import type { UiPart } from '../../ui/nodes.js'
+import { code, text, type Attribute, type MarkupElement, type MarkupNode } from './markup.js'
+import { classesOf, isClass, overlay, type Overlay } from './unify.js'
+
+/** What a component is given. */
+export type Prop = {
+  readonly name: string
+  readonly kind: 'text' | 'code' | 'flag' | 'choice' | 'classes'
+  /** Of a choice: what may be chosen. */
+  readonly options?: readonly string[]
+  /** Uses that say nothing have this. */
+  readonly standard?: string | boolean
+  readonly isOptional: boolean
+}
+
+/** The classes by which looks differ: by the place in the component, what each choice adds. */
+export type Looks = {
+  readonly prop: string
+  readonly name: string
+  readonly places: readonly string[]
+  /** By the choice, in the order of the places. */
+  readonly classes: Readonly<Record<string, readonly string[]>>
+}
+
+export type PartComponent = {
+  readonly id: string
+  /** In words. */
+  readonly name: string
+  readonly tag: string
+  readonly props: readonly Prop[]
+  readonly looks: readonly Looks[]
+  readonly markup: MarkupElement
+}
+
+export type PartOptions = {
+  /** The property of the design's component that a text layer shows. */
+  propertyOf(layer: string): string | undefined
+  /** The property of the design's component that shows and hides a layer. */
+  switchOf(layer: string): string | undefined
+  /** What a layer is called. */
+  nameOf(layer: string): string | undefined
+  /** The values of the variant properties of an instance, by its layer. */
+  variantOf(layer: string): Readonly<Record<string, string>>
+  /** Whether a class says where a thing stands and how much room it takes there. */
+  isPlacing(className: string): boolean
+  /** What classes say beside how lines break, which depends on the words. */
+  likenessOf(classes: string): string
+  /** What the component of a part is called in code; the suffix tells it from others of the part. */
+  tagOf(part: UiPart, suffix: string): string
+  /** The name of the attribute that has classes. */
+  readonly classAttribute: string
+}
+
+type Value = string | boolean | undefined
+type Field = { readonly name: string; readonly kind: Prop['kind']; readonly values: Value[] }
+
+/** Code in attributes that means the same wherever it stands. */
+const CONSTANT = /^(true|false|-?\d+(\.\d+)?|countField|scrollToPart)$/
+/** What a component is called inside, by the attribute that is given. */
+const ATTRIBUTE_NAMES: Readonly<Record<string, string>> = {
+  src: 'picture',
+  alt: 'alternative',
+  to: 'address',
+  href: 'address',
+  'aria-label': 'label',
+  htmlFor: 'id',
+  for: 'id',
+  'aria-describedby': 'helpId',
+  defaultValue: 'value',
+  placeholder: 'hint',
+  defaultChecked: 'isOn',
+}
+/** Attributes of which a component may be given a different text for each use. */
+const GIVEN = new Set([
+  ...Object.keys(ATTRIBUTE_NAMES),
+  'id',
+  'name',
+  'value',
+  'aria-controls',
+  'aria-current',
+  'type',
+])
+const TAKEN =
+  'key ref class className children default new delete in for if else return function const let var switch case this super import export props'.split(
+    ' ',
+  )
+/** A component with more looks than this is several. */
+const MOST_LOOKS = 6
+const MOST_PROPS = 12
+const LONGEST_NAME = 18
+
+const TAG_NAMES: Readonly<Record<string, string>> = {
+  label: 'label',
+  dt: 'term',
+  dd: 'description',
+  figcaption: 'caption',
+  button: 'label',
+  option: 'option',
+}
+
+/** What words are by how they are written, where nothing names them. */
+const nameOfWords = (values: readonly Value[], tag: string): string => {
+  const said = values.filter((value): value is string => typeof value === 'string')
+  const are = (pattern: RegExp): boolean => said.every((one) => pattern.test(one.trim()))
+  if (/^h[1-6]$/.test(tag)) return 'title'
+  if (TAG_NAMES[tag]) return TAG_NAMES[tag]
+  if (are(/^\d{1,2}[:.]\d{2}$/)) return 'time'
+  if (are(/^[€$£¥]\s?\d|\d\s?[€$£¥]$/)) return 'price'
+  if (are(/^[\d+−-]/)) return 'value'
+  return 'text'
+}
+
+/** Why things cannot be one component: what differs cannot be given. */
+class NotOne extends Error {}
+
+/** Makes a template of things laid over each other, and collects what each of them gives. Lives for one component. */
+class Template {
+  readonly fields: Field[] = []
+  readonly placing: string[]
+  /** Classes that only some have, by the element. */
+  readonly varying: { place: string; readonly rests: readonly (string | undefined)[] }[] = []
+  private readonly names = new UniqueNames('', TAKEN)
+  private readonly places = new UniqueNames('')
+
+  constructor(
+    count: number,
+    private readonly partWords: ReadonlySet<string>,
+    private readonly options: PartOptions,
+  ) {
+    this.placing = Array.from({ length: count }, () => '')
+  }
+
+  /** `isGiven`: the words in it are a property of the design's component, whether they differ or not. */
+  build(own: Overlay, near = '', isRoot = false, isGiven = false): MarkupNode {
+    const model = own.cells.find((cell) => cell !== undefined)!
+    if (model.kind === 'text') {
+      const values = own.cells.map((cell) => (cell?.kind === 'text' ? cell.text : undefined))
+      const isSame = !isGiven && values.every((value) => value === undefined || value === model.text)
+      return isSame ? model : { kind: 'expression', code: this.field(near, 'text', values) }
+    }
+    if (model.kind !== 'element') {
+      const isSame = own.cells.every((cell) => !cell || JSON.stringify(cell) === JSON.stringify(model))
+      if (!isSame) throw new NotOne()
+      return model
+    }
+    const elements = own.cells.map((cell) => (cell?.kind === 'element' ? cell : undefined))
+    if (elements.some((one) => one && one.tag !== model.tag)) throw new NotOne()
+    const property = model.layer === undefined ? undefined : this.options.propertyOf(model.layer)
+    const named = property ?? this.nameOf(model.layer)
+    const words = own.cells.map((cell) => (cell?.kind === 'element' ? firstWords(cell) : undefined))
+    const name = named ?? nameOfWords(words, model.tag)
+    const attributes = this.attributes(elements, name, isRoot)
+    const isInline = model.content === 'text'
+    if (areAlternatives(own)) throw new NotOne()
+    const children = own.children.map((child): MarkupNode => {
+      const isEverywhere = child.cells.every((cell, i) => cell !== undefined || !elements[i])
+      const isGivenHere = property !== undefined && own.children.length === 1
+      if (isEverywhere) return this.build(child, name, false, isGivenHere)
+      // Words between other words have no place of their own.
+      if (isInline) throw new NotOne()
+      return this.optional(child, name)
+    })
+    const { part: _part, ...rest } = model
+    return { ...rest, attributes, children }
+  }
+
+  /** What only some have is there when its words are given, or when a flag says so. */
+  private optional(own: Overlay, near: string): MarkupNode {
+    const before = this.fields.length
+    const content = this.build(own, near)
+    if (content.kind !== 'element') throw new NotOne()
+    const isThere = own.cells.map((cell) => (cell ? true : undefined))
+    const inside = this.fields.slice(before)
+    const telling = inside.find(({ values }) =>
+      values.every((value, i) => (value === undefined) === (isThere[i] === undefined)),
+    )
+    const { layer } = content
+    const property = layer === undefined ? undefined : this.options.switchOf(layer)
+    const condition =
+      (property === undefined ? telling?.name : undefined) ??
+      this.field(property ?? `has ${this.nameOf(layer) ?? 'more'}`, 'flag', isThere)
+    return { kind: 'when', condition, content }
+  }
+
+  private attributes(
+    elements: readonly (MarkupElement | undefined)[],
+    near: string,
+    isRoot: boolean,
+  ): readonly Attribute[] {
+    const there = elements.filter((element) => element !== undefined)
+    const names = [...new Set(there.flatMap((element) => element.attributes.map((a) => a.name)))]
+    return names.flatMap((name): Attribute[] => {
+      const all = elements.map((element) => element?.attributes.find((one) => one.name === name))
+      const model = all.find((one) => one !== undefined)!
+      if (isClass(model)) return this.classes(elements, near, isRoot)
+      const isSame = elements.every(
+        (element, i) => !element || JSON.stringify(all[i]) === JSON.stringify(model),
+      )
+      const isUse = there.some((element) => element.isUse)
+      if (isSame) {
+        const isFree = model.kind !== 'code' || CONSTANT.test(model.code) || name === 'src' || isUse
+        if (!isFree) throw new NotOne()
+        return [model]
+      }
+      if (model.kind === 'spread') throw new NotOne()
+      if (all.every((one) => one === undefined || isTrue(one))) {
+        return [code(name, this.field(FLAG_NAMES[name] ?? name, 'flag', all.map((one) => one && true)))]
+      }
+      const kinds = new Set(all.flatMap((one) => (one ? [one.kind] : [])))
+      if (kinds.size > 1 || (!GIVEN.has(name) && !isUse)) throw new NotOne()
+      const isCode = model.kind === 'code'
+      if (isCode && name !== 'src' && !isUse) throw new NotOne()
+      const values = all.map((one) =>
+        one?.kind === 'text' ? one.text : one?.kind === 'code' ? one.code : undefined,
+      )
+      const wanted = isUse ? name : (ATTRIBUTE_NAMES[name] ?? name)
+      return [code(name, this.field(wanted, isCode ? 'code' : 'text', values))]
+    })
+  }
+
+  /** Classes all have, and those of some: where the whole stands is given, what else differs is a look. */
+  private classes(
+    elements: readonly (MarkupElement | undefined)[],
+    near: string,
+    isRoot: boolean,
+  ): Attribute[] {
+    const { isPlacing, likenessOf, classAttribute } = this.options
+    const lists = elements.map((element) => element && classesOf(element))
+    const there = lists.filter((list) => list !== undefined)
+    const inAll = (name: string): boolean => there.every((list) => list.includes(name))
+    // Where lines break for some, they may break for all.
+    const careful = there.reduce((a, b) => (b.length > a.length ? b : a))
+    const isAlike = there.every(
+      (list) => likenessOf(list.join(' ')) === likenessOf(careful.join(' ')),
+    )
+    if (isAlike && !isRoot) return [text(classAttribute, careful.join(' '))]
+    const common = careful.filter(inAll)
+    const placed = lists.map((list) =>
+      isRoot && list ? list.filter((name) => !inAll(name) && isPlacing(name)).join(' ') : '',
+    )
+    const isPlaced = placed.some((list) => list !== '')
+    if (isPlaced) placed.forEach((list, i) => (this.placing[i] = list))
+    const rests = lists.map((list) =>
+      list?.filter((name) => !inAll(name) && !(isRoot && isPlacing(name))).join(' '),
+    )
+    const base = common.join(' ')
+    const differs = new Set(rests.filter((rest) => rest !== undefined)).size > 1
+    if (!differs && !isPlaced) return base === '' ? [] : [text(classAttribute, base)]
+    const parts = [base]
+    if (differs) {
+      const place = this.places.take(toCamel(isRoot ? 'whole' : near, 'part'))
+      this.varying.push({ place, rests })
+      parts.push(`\${${LOOK_MARK}${place}}`)
+    }
+    if (isPlaced) parts.push('${className}')
+    return [code(classAttribute, `\`${parts.filter(Boolean).join(' ')}\``)]
+  }
+
+  field(wanted: string, kind: Field['kind'], values: Value[]): string {
+    // The same words in two places are given once.
+    const same = this.fields.find(
+      (one) => one.kind === kind && JSON.stringify(one.values) === JSON.stringify(values),
+    )
+    if (same) return same.name
+    if (this.fields.length >= MOST_PROPS) throw new NotOne()
+    const name = this.takeName(wanted)
+    this.fields.push({ name, kind, values })
+    return name
+  }
+
+  takeName(wanted: string): string {
+    const own = toCamel(wanted, 'text').slice(0, LONGEST_NAME)
+    return this.names.take(TAKEN.includes(own) ? `${own}Text` : own)
+  }
+
+  /** The name of a layer without the words that name the whole; undefined for names that programs give. */
+  private nameOf(layer: string | undefined): string | undefined {
+    const name = layer === undefined ? undefined : this.options.nameOf(layer)
+    if (name === undefined || isIdleName(name)) return undefined
+    const words = name.split(/[^\p{L}\p{N}]+/u).filter((word) => !/^\d*$/.test(word))
+    const left = words.filter((word) => !this.partWords.has(word.toLowerCase()))
+    return (left.length > 0 ? left : words).slice(0, 3).join(' ') || undefined
+  }
+}
+
+/** Whether all have something at one place, but not the same kind of thing: a select here, a field there. */
+const areAlternatives = ({ cells, children }: Overlay): boolean =>
+  children.some((child, i) => {
+    const next = children[i + 1]
+    return (
+      next !== undefined &&
+      cells.every((cell, row) => !cell || (child.cells[row] === undefined) !== (next.cells[row] === undefined))
+    )
+  })
+
+const FLAG_NAMES: Readonly<Record<string, string>> = {
+  required: 'isRequired',
+  disabled: 'isDisabled',
+  defaultChecked: 'isOn',
+  open: 'isOpen',
+  'aria-invalid': 'isInvalid',
+}
+
+/** Said to be so, in code or in words. */
+const isTrue = (one: Attribute): boolean =>
+  (one.kind === 'code' && one.code === 'true') || (one.kind === 'text' && one.text === 'true')
+
+/** Stands in code where the classes of a look come, until that is named. */
+const LOOK_MARK = 'look.'
+
+const firstWords = (node: MarkupNode): string | undefined => {
+  if (node.kind === 'text') return node.text
+  if (node.kind !== 'element') return undefined
+  for (const child of node.children) {
+    const found = firstWords(child)
+    if (found !== undefined) return found
+  }
+  return undefined
+}
+
+/** A colour that a class names: `bg-rust-tint` → `rust tint`. */
+const colorIn = (classes: string): string | undefined =>
+  classes
+    .split(' ')
+    .map((name) => /^(?:bg|text|border|outline)-([a-z][a-z-]*)$/.exec(name)?.[1])
+    .find((name) => name !== undefined && !/^(white|black|transparent|current|start|end|center)$/.test(name))
+
+const mostCommon = (values: readonly string[]): string => {
+  const counts = new Map<string, number>()
+  for (const value of values) counts.set(value, (counts.get(value) ?? 0) + 1)
+  return [...counts].sort((a, b) => b[1] - a[1])[0]![0]
+}
+
+type Named = { readonly prop: string; readonly options: readonly string[]; readonly values: string[] }
+
+/** By which property of the design's component, or by which colours, looks differ. */
+const nameLooks = (
+  keys: readonly string[],
+  varying: Template['varying'],
+  variants: readonly Readonly<Record<string, string>>[],
+  takeName: (wanted: string) => string,
+): Named => {
+  const properties = Object.keys(variants[0] ?? {})
+  const tells = (names: readonly string[]): boolean => {
+    const seen = new Map<string, string>()
+    return keys.every((key, i) => {
+      const said = names.map((name) => variants[i]![name]).join('\n')
+      const known = seen.get(said)
+      seen.set(said, key)
+      return known === undefined || known === key
+    })
+  }
+  const property = properties.find((name) => tells([name]))
+  if (property !== undefined) {
+    const values = variants.map((variant) => toCamel(variant[property]!, 'kind'))
+    return { prop: takeName(property), options: [...new Set(values)], values }
+  }
+  const names = new UniqueNames('')
+  const byKey = new Map<string, string>()
+  for (const [i, key] of keys.entries()) {
+    if (byKey.has(key)) continue
+    const color = varying.map(({ rests }) => colorIn(rests[i] ?? '')).find(Boolean)
+    byKey.set(key, names.take(toCamel(color ?? 'plain', 'plain')))
+  }
+  const values = keys.map((key) => byKey.get(key)!)
+  const isTone = varying.some(({ rests }) => rests.some((rest) => colorIn(rest ?? '') !== undefined))
+  return { prop: takeName(isTone ? 'tone' : 'look'), options: [...new Set(values)], values }
+}
+
+/** Puts the name of the looks where their mark stands. */
+const nameMarks = (node: MarkupNode, by: (place: string) => string): MarkupNode => {
+  if (node.kind === 'when') return { ...node, content: nameMarks(node.content, by) as MarkupElement }
+  if (node.kind !== 'element') return node
+  return {
+    ...node,
+    attributes: node.attributes.map((one) =>
+      one.kind === 'code' && one.code.includes(`\${${LOOK_MARK}`)
+        ? { ...one, code: one.code.replace(/\$\{look\.(\w+)\}/g, (_, place: string) => `\${${by(place)}}`) }
+        : one,
+    ),
+    children: node.children.map((child) => nameMarks(child, by)),
+  }
+}
+
+const asAttribute = (prop: Prop, value: Value): Attribute[] => {
+  if (value === undefined || value === '' && prop.kind === 'classes') return []
+  if (value === prop.standard) return []
+  switch (prop.kind) {
+    case 'code':
+      return [code(prop.name, String(value))]
+    case 'flag':
+      return value === true ? [code(prop.name, 'true')] : []
+    default:
+      return [text(prop.name, String(value))]
+  }
+}
+
+type Made = {
+  readonly component: PartComponent
+  /** By the number of the instance. */
+  readonly uses: readonly MarkupElement[]
+}
+
+const makeComponent = (
+  part: UiPart,
+  instances: readonly MarkupElement[],
+  suffix: string,
+  options: PartOptions,
+): Made | undefined => {
+  const words = new Set(part.name.toLowerCase().split(/[^\p{L}\p{N}]+/u))
+  const template = new Template(instances.length, words, options)
+  let built: MarkupElement
+  try {
+    built = template.build(overlay(instances), '', true) as MarkupElement
+  } catch (error) {
+    if (error instanceof NotOne) return undefined
+    throw error
+  }
+  const { varying, fields, placing } = template
+  const looks: Looks[] = []
+  const choices: { prop: Prop; values: readonly Value[] }[] = []
+  if (varying.length > 0) {
+    const keys = instances.map((_, i) => varying.map(({ rests }) => rests[i] ?? '').join('\n'))
+    if (new Set(keys).size > MOST_LOOKS) return undefined
+    const variants = instances.map(({ layer }) => options.variantOf(layer ?? ''))
+    const named = nameLooks(keys, varying, variants, (wanted) => template.takeName(wanted))
+    const classes = Object.fromEntries(
+      named.options.map((option) => [
+        option,
+        varying.map(({ rests }) => {
+          const own = named.values.findIndex((value, i) => value === option && rests[i] !== undefined)
+          return own < 0 ? '' : rests[own]!
+        }),
+      ]),
+    )
+    const standard = mostCommon(named.values)
+    const name = named.prop.endsWith('s') ? `${named.prop}Looks` : `${named.prop}s`
+    looks.push({ prop: named.prop, name, places: varying.map(({ place }) => place), classes })
+    choices.push({
+      prop: { name: named.prop, kind: 'choice', options: named.options, standard, isOptional: true },
+      values: named.values,
+    })
+  }
+  const [look] = looks
+  const markup = look
+    ? nameMarks(built, (place) =>
+        look.places.length === 1
+          ? `${look.name}[${look.prop}]`
+          : `${look.name}[${look.prop}].${place}`,
+      )
+    : built
+  const given = fields.map(({ name, kind, values }): { prop: Prop; values: readonly Value[] } => ({
+    prop: {
+      name,
+      kind,
+      isOptional: kind === 'flag' || values.includes(undefined),
+      ...(kind === 'flag' ? { standard: false } : {}),
+    },
+    values,
+  }))
+  const isPlaced = placing.some((list) => list !== '')
+  const all = [
+    ...given,
+    ...choices,
+    ...(isPlaced
+      ? [
+          {
+            prop: { name: 'className', kind: 'classes', standard: '', isOptional: true } as Prop,
+            values: placing as readonly Value[],
+          },
+        ]
+      : []),
+  ]
+  const tag = options.tagOf(part, suffix)
+  return {
+    component: {
+      id: part.id,
+      name: part.name,
+      tag,
+      props: all.map(({ prop }) => prop),
+      looks,
+      markup: markup as MarkupElement,
+    },
+    uses: instances.map(({ layer, content: _content }, i) => ({
+      kind: 'element',
+      tag,
+      content: 'blocks',
+      isUse: true,
+      ...(layer === undefined ? {} : { layer }),
+      attributes: all.flatMap(({ prop, values }) => asAttribute(prop, values[i])),
+      children: [],
+    })),
+  }
+}
+
+/** What a thing is made of, as one word: the tags, and what is in what. */
+const shapeOf = (node: MarkupNode): string =>
+  node.kind === 'element' ? `${node.tag}(${node.children.map(shapeOf).join()})` : ''
+
+const holdsTag = (node: MarkupNode, tag: string): boolean =>
+  node.kind === 'element' && (node.tag === tag || node.children.some((child) => holdsTag(child, tag)))
+
+/** By what things of one part that are built differently are told apart. */
+const suffixOf = (thing: MarkupElement): string => {
+  if (thing.tag === 'a' || thing.tag === 'Link' || thing.tag === 'NavLink') return 'Link'
+  if (holdsTag(thing, 'select')) return 'Select'
+  return holdsTag(thing, 'textarea') ? 'Area' : ''
+}
+
+type Group = { readonly things: readonly MarkupElement[]; readonly made: Made }
+
+/** The components of a part: one, or where that cannot be, one for each way its instances are built. */
+const makeComponents = (
+  part: UiPart,
+  instances: readonly MarkupElement[],
+  options: PartOptions,
+): readonly Group[] => {
+  const made = makeComponent(part, instances, '', options)
+  if (made) return [{ things: instances, made }]
+  const byShape = new Map<string, MarkupElement[]>()
+  for (const thing of instances) {
+    const shape = shapeOf(thing)
+    byShape.set(shape, [...(byShape.get(shape) ?? []), thing])
+  }
+  if (byShape.size < 2) return []
+  const suffixes = new Set<string>()
+  return [...byShape.values()]
+    .sort((a, b) => b.length - a.length)
+    .flatMap((things): Group[] => {
+      const isDrawn = part.origin.kind !== 'found'
+      if (things.length < 2 && !isDrawn) return []
+      const own = suffixOf(things[0]!)
+      const suffix = suffixes.size === 0 && own !== 'Link' ? '' : own
+      suffixes.add(suffix)
+      const one = makeComponent(part, things, suffix, options)
+      return one ? [{ things, made: one }] : []
+    })
+}
+
+const instancesOf = (root: MarkupNode, part: string, found: MarkupElement[]): void => {
+  if (root.kind !== 'element') return
+  if (root.part === part) found.push(root)
+  for (const child of root.children) instancesOf(child, part, found)
+}
+
+const replaceIn = (
+  node: MarkupElement,
+  uses: ReadonlyMap<MarkupElement, MarkupElement>,
+): MarkupElement => {
+  const use = uses.get(node)
+  if (use) return use
+  let isSame = true
+  const children = node.children.map((child) => {
+    if (child.kind !== 'element') return child
+    const next = replaceIn(child, uses)
+    isSame &&= next === child
+    return next
+  })
+  return isSame ? node : { ...node, children }
+}
+
+const depthOf = (part: string, roots: readonly MarkupElement[], ids: ReadonlySet<string>): number => {
+  const found: MarkupElement[] = []
+  for (const root of roots) instancesOf(root, part, found)
+  const measure = (node: MarkupNode): number => {
+    if (node.kind !== 'element') return 0
+    const inside = Math.max(0, ...node.children.map(measure))
+    return node.part !== undefined && ids.has(node.part) ? inside + 1 : inside
+  }
+  return Math.max(0, ...found.map(measure))
+}
+
+/**
+ * Writes parts once: takes the markup of everything that becomes a component, returns it with uses in the place of
+ * instances, and a component for each part. Things that differ in what cannot be given stay written out.
+ */
+export const extractParts = (
+  roots: readonly MarkupElement[],
+  parts: readonly UiPart[],
+  options: PartOptions,
+): { readonly roots: readonly MarkupElement[]; readonly components: readonly PartComponent[] } => {
+  const ids = new Set(parts.map(({ id }) => id))
+  // What stands in others is written first, so that those use it.
+  const ordered = [...parts]
+    .map((part) => ({ part, depth: depthOf(part.id, roots, ids) }))
+    .sort((a, b) => a.depth - b.depth)
+  let current = roots
+  let components: readonly PartComponent[] = []
+  for (const { part } of ordered) {
+    const instances: MarkupElement[] = []
+    for (const root of current) instancesOf(root, part.id, instances)
+    if (instances.length === 0) continue
+    const groups = makeComponents(part, instances, options)
+    if (groups.length === 0) continue
+    const uses = new Map(
+      groups.flatMap(({ things, made }) => things.map((thing, i) => [thing, made.uses[i]!] as const)),
+    )
+    current = current.map((root) => replaceIn(root, uses))
+    components = [...components, ...groups.map(({ made }) => made.component)]
+  }
+  return { roots: current, components }
+}

@@ -1,0 +1,277 @@
+import type { PartRuling } from '../design/part.js'
+import {
+  mapChildren,
+  type PartOrigin,
+  type UiBox,
+  type UiNode,
+  type UiPage,
+  type UiPart,
+} from '../ui/nodes.js'
+import { namePart } from './name-part.js'
+import { findLikeness, type Likeness } from './signature.js'
+
+export type PartOptions = {
+  /** The component sets that instances show, by the keys of the instances' layers. */
+  readonly components: ReadonlyMap<string, string>
+  /** What component sets are called, by key. */
+  nameOfComponent(key: string): string
+  readonly rulings: Readonly<Record<string, PartRuling>>
+}
+
+/** A thing where it stands: what holds it, and the words over it. */
+type Place = {
+  readonly node: UiBox
+  readonly parents: readonly UiNode[]
+  readonly heading: string | undefined
+}
+
+type Candidate = {
+  readonly places: readonly Place[]
+  readonly origin: PartOrigin
+  readonly weight: number
+}
+
+/** Fewer elements are not worth a name. */
+const LEAST_WEIGHT = 3
+/** What a use and a component cost beside the elements they are made of, in elements. */
+const USE_COST = 1.4
+const COMPONENT_COST = 4
+/** What holds hardly more than other parts is no part itself. */
+const LEAST_OWN_WEIGHT = 3
+
+const headingIn = (node: UiNode): string | undefined => {
+  if (node.type === 'text') {
+    return node.level === undefined
+      ? undefined
+      : node.runs.map((run) => (run.kind === 'text' ? run.text : ' ')).join('')
+  }
+  // A heading with something beside it, as a row.
+  return node.type === 'box' && node.children.length <= 3
+    ? node.children.map(headingIn).find((words) => words !== undefined)
+    : undefined
+}
+
+/** Every box of the pages once: what several pages have in common is written once anyway. */
+const findPlaces = (pages: readonly UiPage[]): readonly Place[] => {
+  const places: Place[] = []
+  const shared = new Set<string>()
+  const panels = new Set<string>()
+  const visit = (node: UiNode, parents: readonly UiNode[], above: string | undefined): void => {
+    if (node.type !== 'box') return
+    if (node.shared) {
+      if (shared.has(node.shared)) return
+      shared.add(node.shared)
+    }
+    if (parents.length > 0) places.push({ node, parents, heading: above })
+    let heading = above
+    for (const child of node.children) {
+      visit(child, [...parents, node], heading)
+      heading = headingIn(child) ?? heading
+    }
+  }
+  for (const page of pages) {
+    visit(page.root, [], undefined)
+    for (const panel of page.panels ?? []) {
+      if (!panels.has(panel.id)) visit(panel.root, [], panel.label)
+      panels.add(panel.id)
+    }
+  }
+  return places
+}
+
+/** The path from a box to something in it: which child of which child. */
+const pathIn = (place: Place, depth: number): string => {
+  const chain = [...place.parents.slice(depth), place.node]
+  return chain
+    .slice(1)
+    .map((node, i) => (chain[i] as UiBox).children.indexOf(node))
+    .join('.')
+}
+
+/** The nearest of some boxes a thing stands in, and where in it. */
+const holderOf = (
+  place: Place,
+  holders: ReadonlyMap<UiNode, number>,
+): { readonly group: number; readonly path: string } | undefined => {
+  for (let i = place.parents.length - 1; i >= 0; i--) {
+    const group = holders.get(place.parents[i]!)
+    if (group !== undefined) return { group, path: pathIn(place, i) }
+  }
+  return undefined
+}
+
+const savedBy = ({ places, weight }: Candidate): number =>
+  places.length * weight - weight - places.length * USE_COST - COMPONENT_COST
+
+/** Instances of the design's own components, one group a set; what is said to be none stays where it stands. */
+const groupDrawn = (
+  places: readonly Place[],
+  likeness: ReadonlyMap<UiNode, Likeness>,
+  { components, rulings }: PartOptions,
+): readonly Candidate[] => {
+  const groups = new Map<string, Place[]>()
+  const seen = new Set<string>()
+  for (const place of places) {
+    const { layer } = place.node
+    const set = components.get(layer)
+    // Of several boxes for one layer, the outermost is the instance.
+    if (set === undefined || rulings[layer]?.as === 'none' || seen.has(layer)) continue
+    seen.add(layer)
+    const { weight, isBound } = likeness.get(place.node)!
+    if (weight < 2 || isBound) continue
+    groups.set(set, [...(groups.get(set) ?? []), place])
+  }
+  return [...groups].map(([component, own]) => ({
+    places: own,
+    origin: { kind: 'component', component },
+    weight: Math.max(...own.map(({ node }) => likeness.get(node)!.weight)),
+  }))
+}
+
+/** Things that are alike, or that a person has said to be parts. */
+const groupAlike = (
+  places: readonly Place[],
+  likeness: ReadonlyMap<UiNode, Likeness>,
+  rulings: PartOptions['rulings'],
+): readonly Candidate[] => {
+  const groups = new Map<number, Place[]>()
+  for (const place of places) {
+    const { whole, weight, isBound, hasText } = likeness.get(place.node)!
+    const ruling = rulings[place.node.layer]?.as
+    if (ruling === 'none' || isBound) continue
+    if (ruling !== 'part' && (weight < LEAST_WEIGHT || !hasText)) continue
+    const group = groups.get(whole)
+    if (group) group.push(place)
+    else groups.set(whole, [place])
+  }
+  return [...groups.values()].flatMap((group): Candidate[] => {
+    // A box around nothing but another of the same layer is the same thing.
+    const own = group.filter(({ node, parents }) => parents.at(-1)?.layer !== node.layer)
+    const isSaid = own.some(({ node }) => rulings[node.layer]?.as === 'part')
+    const weight = Math.max(0, ...own.map(({ node }) => likeness.get(node)!.weight))
+    const candidate: Candidate = { places: own, origin: { kind: isSaid ? 'said' : 'found' }, weight }
+    if (own.length === 0) return []
+    return isSaid || (own.length > 1 && savedBy(candidate) > 0) ? [candidate] : []
+  })
+}
+
+/** Whether all things of a group stand at one place of those of another: they are a part of that. */
+const isPartOf = (
+  { places }: Candidate,
+  holders: ReadonlyMap<UiNode, number>,
+): boolean => {
+  const found = places.map((place) => holderOf(place, holders))
+  const [first] = found
+  return (
+    first !== undefined &&
+    found.every((one) => one?.group === first.group && one.path === first.path)
+  )
+}
+
+/** How much of a thing is its own: what other groups hold several times each is not. */
+const ownWeight = (
+  candidate: Candidate,
+  others: readonly Candidate[],
+  likeness: ReadonlyMap<UiNode, Likeness>,
+): number => {
+  const [first] = candidate.places
+  const inside = new Map<UiNode, number>()
+  for (const other of others) {
+    if (other === candidate || other.weight >= candidate.weight) continue
+    const within = other.places.filter(({ parents }) => parents.includes(first!.node))
+    if (within.length < 2) continue
+    for (const { node } of within) inside.set(node, likeness.get(node)!.weight)
+  }
+  // Of nested ones the outer counts.
+  const measure = (node: UiNode): number =>
+    inside.get(node) ?? ('children' in node ? node.children.reduce((s, c) => s + measure(c), 0) : 0)
+  return candidate.weight - measure(first!.node)
+}
+
+const explain = ({ places, origin }: Candidate): { confidence: number; evidence: string[] } => {
+  if (origin.kind === 'said') return { confidence: 1, evidence: ['said by hand'] }
+  if (origin.kind === 'component')
+    return { confidence: 1, evidence: ['it is a component of the design'] }
+  const parents = new Set(places.map(({ parents: own }) => own.at(-1)))
+  const evidence = [
+    `${places.length} things are built and measured alike`,
+    ...(parents.size < places.length ? ['they stand beside one another'] : []),
+  ]
+  return { confidence: Math.min(0.98, 0.7 + places.length * 0.04 + (parents.size < places.length ? 0.1 : 0)), evidence }
+}
+
+export type Parted = { readonly pages: readonly UiPage[]; readonly parts: readonly UiPart[] }
+
+/**
+ * Finds what is written once and used in several places: instances of the design's components, and structure that
+ * repeats. Takes the finished pages; returns them with the root of each instance marked, and the parts.
+ */
+export const findParts = (pages: readonly UiPage[], options: PartOptions): Parted => {
+  const { rulings, nameOfComponent } = options
+  const places = findPlaces(pages)
+  const roots = [...new Set(places.map(({ parents }) => parents[0]!))]
+  const likeness = findLikeness(roots)
+  const drawn = groupDrawn(places, likeness, options)
+  const taken = new Set(drawn.flatMap(({ places: own }) => own.map(({ node }) => node.layer)))
+  // What stands in an instance is the component's own affair.
+  const isInside = ({ node, parents }: Place): boolean =>
+    taken.has(node.layer) || parents.some((parent) => taken.has(parent.layer))
+  const alike = groupAlike(
+    places.filter((place) => !isInside(place)),
+    likeness,
+    rulings,
+  )
+  const all = [...drawn, ...alike]
+  const worth = all
+    .filter(
+      (candidate) =>
+        candidate.origin.kind !== 'found' ||
+        ownWeight(candidate, all, likeness) >= LEAST_OWN_WEIGHT,
+    )
+    .sort((a, b) => b.weight - a.weight)
+  const holders = new Map<UiNode, number>()
+  const chosen: Candidate[] = []
+  for (const candidate of worth) {
+    if (candidate.origin.kind === 'found' && isPartOf(candidate, holders)) continue
+    for (const { node } of candidate.places) holders.set(node, chosen.length)
+    chosen.push(candidate)
+  }
+  const marks = new Map<UiNode, string>()
+  const order = new Map(places.map(({ node }, i) => [node, i]))
+  const parts = chosen
+    .sort((a, b) => order.get(a.places[0]!.node)! - order.get(b.places[0]!.node)!)
+    .map((candidate): UiPart => {
+      const nodes = candidate.places.map(({ node }) => node)
+      const id = nodes[0]!.layer
+      for (const node of nodes) marks.set(node, id)
+      const name =
+        rulings[id]?.name ??
+        (candidate.origin.kind === 'component'
+          ? nameOfComponent(candidate.origin.component)
+          : namePart(nodes, candidate.places[0]!.heading))
+      return {
+        id,
+        name,
+        origin: candidate.origin,
+        instances: nodes.map(({ layer }) => layer),
+        ...explain(candidate),
+        saved: Math.max(0, savedBy(candidate)),
+      }
+    })
+  if (parts.length === 0) return { pages, parts }
+  const mark = (node: UiNode): UiNode => {
+    const part = marks.get(node)
+    const own = mapChildren(node, mark)
+    return part === undefined ? own : { ...own, part }
+  }
+  return {
+    parts,
+    pages: pages.map((page) => ({
+      ...page,
+      root: mark(page.root),
+      ...(page.panels
+        ? { panels: page.panels.map((panel) => ({ ...panel, root: mark(panel.root) })) }
+        : {}),
+    })),
+  }
+}

@@ -1,0 +1,63 @@
+import type { Design } from '../design/design.js'
+import type { InstanceLayer, Layer } from '../design/layer.js'
+import { createInstanceResolver } from '../design/resolve-instances.js'
+import { walkLayers } from '../design/walk.js'
+import { findStateProperty } from '../meaning/states.js'
+import type { UiProject } from '../ui/index.js'
+import { findParts } from './find-parts.js'
+
+type Instances = Pick<UiProject, 'properties' | 'switches' | 'variants'> & {
+  /** The component set each instance shows, by the instance's key. */
+  readonly components: ReadonlyMap<string, string>
+}
+
+/** What the screens of a design show of its components. */
+const readInstances = (design: Design): Instances => {
+  const components = new Map<string, string>()
+  const variants = new Map<string, Readonly<Record<string, string>>>()
+  const properties = new Map<string, string>()
+  const switches = new Map<string, string>()
+  if (design.components.length === 0) return { components, variants, properties, switches }
+  const sets = new Map(design.components.map((set) => [set.key, set]))
+  const bound = new Map<string, readonly Layer[]>()
+  for (const set of design.components) {
+    const found: Layer[] = []
+    for (const variant of set.variants) {
+      walkLayers(variant, (layer) => {
+        if (layer.bind) found.push(layer)
+      })
+    }
+    bound.set(set.key, found)
+  }
+  const read = ({ key, component, variant }: InstanceLayer): void => {
+    const set = sets.get(component)
+    if (!set) return
+    components.set(key, component)
+    for (const { key: layer, bind } of bound.get(component)!) {
+      if (bind?.text !== undefined) properties.set(`${key}/${layer}`, bind.text)
+      if (bind?.visible !== undefined) switches.set(`${key}/${layer}`, bind.visible)
+    }
+    // States are told by what happens, not by who uses a component.
+    const state = findStateProperty(set)?.name
+    const values = set.properties.flatMap((property) =>
+      property.kind === 'variant' && property.name !== state
+        ? [[property.name, variant[property.name] ?? property.default] as const]
+        : [],
+    )
+    variants.set(key, Object.fromEntries(values))
+  }
+  createInstanceResolver(design, read).screens()
+  return { components, variants, properties, switches }
+}
+
+/** A project with what is written once and used in several places. */
+export const withParts = (project: UiProject, design: Design): UiProject => {
+  const names = new Map(design.components.map(({ key, name }) => [key, name]))
+  const { components, ...known } = readInstances(design)
+  const { pages, parts } = findParts(project.pages, {
+    components,
+    nameOfComponent: (key) => names.get(key) ?? 'Component',
+    rulings: design.parts ?? {},
+  })
+  return { ...project, ...known, pages, parts }
+}

@@ -1,0 +1,223 @@
+import type { UiNode, UiStyle } from '../ui/nodes.js'
+
+/** What says where a thing stands in its container, and how much room it takes there. */
+const PLACING = ['place', 'width', 'height', 'limits', 'fitsParent', 'bleedPx'] as const
+
+const lengthOf = ({ sizing, px }: UiStyle['width']): unknown => (sizing === 'fixed' ? px : sizing)
+
+/** A style without colours: things of one kind may differ in those. */
+const styleOf = (style: UiStyle, isRoot: boolean): unknown => {
+  const { fills, border, effects, tokens: _tokens, width, height, place, ...rest } = style
+  const own: Record<string, unknown> = {
+    ...rest,
+    fills: fills.map((fill) => fill.kind),
+    border: border && { ...border, color: '' },
+    effects: effects.map((effect) => effect.kind),
+    width: lengthOf(width),
+    height: lengthOf(height),
+    place,
+  }
+  if (isRoot) for (const field of PLACING) delete own[field]
+  return own
+}
+
+/** What a node is like, its content and its colours aside. */
+const labelOf = (node: UiNode, isRoot: boolean): string => {
+  const { type, item, isMenuItem, isInert, steps, hover, entrance } = node
+  const common = {
+    type,
+    item: isRoot ? undefined : item,
+    isMenuItem,
+    isInert,
+    hover,
+    entrance,
+    style: styleOf(node.style, isRoot),
+    // What is different from a width on.
+    steps: steps?.map(({ fromPx, node: look, order }) => [
+      fromPx,
+      look ? styleOf(look.style, isRoot) : null,
+      isRoot ? 0 : order,
+    ]),
+  }
+  switch (node.type) {
+    case 'text': {
+      const { color: _color, ...letters } = node.textStyle
+      const { level, isButton, submits, align, labelFor } = node
+      const isLabel = labelFor !== undefined
+      return JSON.stringify([common, letters, level, isButton, submits, align, isLabel, !!node.link])
+    }
+    case 'image':
+      return JSON.stringify([common, node.fit, !!node.link, node.alt === ''])
+    case 'control':
+      return JSON.stringify([common, node.control === 'select', node.control, node.padding])
+    case 'menu-button':
+      return JSON.stringify([common])
+    case 'box':
+      return JSON.stringify([common, node.role, node.isOrdered, node.columns, !!node.link])
+  }
+}
+
+/** Whether a node has something of its own that cannot be said in two places: state, ids that others refer to. */
+const isBound = (node: UiNode): boolean =>
+  node.when !== undefined ||
+  node.type === 'menu-button' ||
+  ('act' in node && node.act !== undefined && node.act.kind !== 'step') ||
+  (node.type === 'box' &&
+    (node.form !== undefined ||
+      node.menu !== undefined ||
+      node.shared !== undefined ||
+      ['main', 'banner', 'contentinfo', 'tablist', 'dialog'].includes(node.role ?? '')))
+
+const childrenOf = (node: UiNode): readonly UiNode[] => ('children' in node ? node.children : [])
+
+/** Numbers for strings: the same string has the same number. */
+class Numbers {
+  private readonly known = new Map<string, number>()
+  of(text: string): number {
+    const number = this.known.get(text) ?? this.known.size
+    this.known.set(text, number)
+    return number
+  }
+}
+
+type Shape = { readonly label: number; readonly children: readonly UiNode[] }
+
+/** A node with all that is known of its likeness to others. */
+export type Likeness = {
+  /** Things of one kind have one number: as parts of something, and as things by themselves. */
+  readonly inner: number
+  readonly whole: number
+  /** How many nodes it is made of. */
+  readonly weight: number
+  readonly isBound: boolean
+  readonly hasText: boolean
+}
+
+/** Things differ only in parts that some have and others lack when so much of the larger is in both; a lone part says less. */
+const COMMON_SHARE = 0.5
+const LONE_SHARE = 0.6
+const MOST_ROUNDS = 4
+/** Kinds with one look of the root that are compared with one another. */
+const MOST_KINDS = 80
+
+type Kind = { readonly parts: readonly number[]; readonly weights: readonly number[] }
+
+/** Several of one kind in a row count once: lists may be of different lengths. */
+const withoutRuns = (parts: readonly number[], weights: readonly number[]): Kind => {
+  const kept = parts.map((part, i) => i === 0 || part !== parts[i - 1] || weights[i]! < 2)
+  return {
+    parts: parts.filter((_, i) => kept[i]),
+    weights: weights.filter((_, i) => kept[i]),
+  }
+}
+
+const sum = (numbers: readonly number[]): number => numbers.reduce((a, b) => a + b, 0)
+
+/** Whether the one with fewer parts has nothing that the other lacks, in the same order, and most of the other. */
+const isSubset = (few: Kind, many: Kind): boolean => {
+  let at = 0
+  let common = 0
+  many.parts.forEach((part, i) => {
+    if (part !== few.parts[at]) return
+    common += many.weights[i]!
+    at++
+  })
+  const share = few.parts.length > 1 ? COMMON_SHARE : LONE_SHARE
+  return at === few.parts.length && common >= share * sum(many.weights)
+}
+
+/** Kinds that are one, as a forest of numbers that point to the one they are the same as (union-find). */
+class Union {
+  private readonly parents = new Map<number, number>()
+  find(a: number): number {
+    let root = a
+    while (this.parents.has(root)) root = this.parents.get(root)!
+    return root
+  }
+  join(a: number, b: number): void {
+    const [one, other] = [this.find(a), this.find(b)]
+    if (one !== other) this.parents.set(Math.max(one, other), Math.min(one, other))
+  }
+}
+
+/**
+ * How alike the nodes of some trees are. Two are of one kind when they are built and measured alike, whatever they say
+ * and in whatever colours; and when one only lacks parts the other has.
+ */
+export const findLikeness = (roots: readonly UiNode[]): ReadonlyMap<UiNode, Likeness> => {
+  const labels = new Numbers()
+  const order: UiNode[] = []
+  const inner = new Map<UiNode, Shape>()
+  const whole = new Map<UiNode, Shape>()
+  const facts = new Map<UiNode, { weight: number; isBound: boolean; hasText: boolean }>()
+  const visit = (node: UiNode): void => {
+    const children = childrenOf(node)
+    for (const child of children) visit(child)
+    const known = children.map((child) => facts.get(child)!)
+    facts.set(node, {
+      weight: 1 + sum(known.map((one) => one.weight)),
+      isBound: isBound(node) || known.some((one) => one.isBound),
+      hasText: node.type === 'text' || known.some((one) => one.hasText),
+    })
+    inner.set(node, { label: labels.of(labelOf(node, false)), children })
+    if (node.type === 'box') whole.set(node, { label: labels.of(`root${labelOf(node, true)}`), children })
+    order.push(node)
+  }
+  roots.forEach(visit)
+
+  const same = new Union()
+  const numbers = new Numbers()
+  let kinds = new Map<UiNode, number>()
+  let wholes = new Map<UiNode, number>()
+  for (let round = 0; round < MOST_ROUNDS; round++) {
+    kinds = new Map()
+    wholes = new Map()
+    /** By the look of the root: the kinds with it, by their numbers. */
+    const byLabel = new Map<string, Map<number, Kind>>()
+    const number = (shape: Shape, of: string): number => {
+      const own = shape.children.map((child) => kinds.get(child)!)
+      const kind = withoutRuns(
+        own,
+        shape.children.map((child) => facts.get(child)!.weight),
+      )
+      const key = `${of}${shape.label}`
+      const found = same.find(numbers.of(`${key}:${kind.parts.join()}`))
+      if (kind.parts.length > 0) {
+        const siblings = byLabel.get(key) ?? new Map<number, Kind>()
+        byLabel.set(key, siblings)
+        if (!siblings.has(found)) siblings.set(found, kind)
+      }
+      return found
+    }
+    for (const node of order) {
+      kinds.set(node, number(inner.get(node)!, 'i'))
+      const shape = whole.get(node)
+      if (shape) wholes.set(node, number(shape, 'w'))
+    }
+    let isChanged = false
+    for (const siblings of byLabel.values()) {
+      const all = [...siblings].slice(0, MOST_KINDS)
+      for (let i = 0; i < all.length; i++) {
+        for (let j = i + 1; j < all.length; j++) {
+          const [a, kindA] = all[i]!
+          const [b, kindB] = all[j]!
+          const [few, many] =
+            kindA.parts.length <= kindB.parts.length ? [kindA, kindB] : [kindB, kindA]
+          if (same.find(a) === same.find(b) || !isSubset(few, many)) continue
+          same.join(a, b)
+          isChanged = true
+        }
+      }
+    }
+    if (!isChanged) break
+  }
+  const found = new Map<UiNode, Likeness>()
+  for (const node of order) {
+    found.set(node, {
+      ...facts.get(node)!,
+      inner: same.find(kinds.get(node)!),
+      whole: same.find(wholes.get(node) ?? -1),
+    })
+  }
+  return found
+}
