@@ -74,7 +74,11 @@ export const prepare = (
   if (!roots.ok) return roots
   if (roots.value.length === 0) return failed([...edited.notes, notes.nothingVisible()])
   const project = buildUi(edited.design, roots.value, fonts, options)
-  return { ok: true, value: withParts(project, edited.design), notes: [...edited.notes, ...project.notes] }
+  return {
+    ok: true,
+    value: withParts(project, edited.design),
+    notes: [...edited.notes, ...project.notes],
+  }
 }
 
 /**

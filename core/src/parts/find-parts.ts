@@ -6,6 +6,7 @@ import {
   type UiNode,
   type UiPage,
   type UiPart,
+  type UiText,
 } from '../ui/nodes.js'
 import { namePart } from './name-part.js'
 import { findLikeness, type Likeness } from './signature.js'
@@ -13,6 +14,8 @@ import { findLikeness, type Likeness } from './signature.js'
 export type PartOptions = {
   /** The component sets that instances show, by the keys of the instances' layers. */
   readonly components: ReadonlyMap<string, string>
+  /** The property of its component that a text shows, by the text's layer. */
+  readonly properties: ReadonlyMap<string, string>
   /** What component sets are called, by key. */
   nameOfComponent(key: string): string
   readonly rulings: Readonly<Record<string, PartRuling>>
@@ -34,8 +37,8 @@ type Candidate = {
 /** Fewer elements are not worth a name. */
 const LEAST_WEIGHT = 3
 /** What a use and a component cost beside the elements they are made of, in elements. */
-const USE_COST = 1.4
-const COMPONENT_COST = 4
+const USE_COST = 0.8
+const COMPONENT_COST = 2
 /** What holds hardly more than other parts is no part itself. */
 const LEAST_OWN_WEIGHT = 3
 
@@ -149,17 +152,18 @@ const groupAlike = (
     const own = group.filter(({ node, parents }) => parents.at(-1)?.layer !== node.layer)
     const isSaid = own.some(({ node }) => rulings[node.layer]?.as === 'part')
     const weight = Math.max(0, ...own.map(({ node }) => likeness.get(node)!.weight))
-    const candidate: Candidate = { places: own, origin: { kind: isSaid ? 'said' : 'found' }, weight }
+    const candidate: Candidate = {
+      places: own,
+      origin: { kind: isSaid ? 'said' : 'found' },
+      weight,
+    }
     if (own.length === 0) return []
     return isSaid || (own.length > 1 && savedBy(candidate) > 0) ? [candidate] : []
   })
 }
 
 /** Whether all things of a group stand at one place of those of another: they are a part of that. */
-const isPartOf = (
-  { places }: Candidate,
-  holders: ReadonlyMap<UiNode, number>,
-): boolean => {
+const isPartOf = ({ places }: Candidate, holders: ReadonlyMap<UiNode, number>): boolean => {
   const found = places.map((place) => holderOf(place, holders))
   const [first] = found
   return (
@@ -197,7 +201,60 @@ const explain = ({ places, origin }: Candidate): { confidence: number; evidence:
     `${places.length} things are built and measured alike`,
     ...(parents.size < places.length ? ['they stand beside one another'] : []),
   ]
-  return { confidence: Math.min(0.98, 0.7 + places.length * 0.04 + (parents.size < places.length ? 0.1 : 0)), evidence }
+  return {
+    confidence: Math.min(
+      0.98,
+      0.7 + places.length * 0.04 + (parents.size < places.length ? 0.1 : 0),
+    ),
+    evidence,
+  }
+}
+
+const mostCommon = <T>(values: readonly T[]): T | undefined => {
+  const counts = new Map<T, number>()
+  for (const value of values) counts.set(value, (counts.get(value) ?? 0) + 1)
+  return [...counts].sort((a, b) => b[1] - a[1])[0]?.[0]
+}
+
+/** Things that are alike are alike in the outline of the page too: what most of them are, all are. */
+const harmonise = (
+  nodes: readonly UiBox[],
+  kindOf: (text: UiText) => string | number,
+  changes: Map<UiNode, Partial<UiNode>>,
+): void => {
+  const role = mostCommon(nodes.map((node) => node.role))
+  for (const node of nodes) {
+    if (node.role !== role) changes.set(node, { role } as Partial<UiNode>)
+  }
+  // Texts that look alike, by which of those in their thing they are.
+  const texts = new Map<string, UiText[]>()
+  for (const node of nodes) {
+    const counts = new Map<string | number, number>()
+    const visit = (inner: UiNode): void => {
+      if (inner.type === 'text') {
+        const kind = kindOf(inner)
+        const count = counts.get(kind) ?? 0
+        counts.set(kind, count + 1)
+        const key = `${kind} ${count}`
+        texts.set(key, [...(texts.get(key) ?? []), inner])
+      }
+      if ('children' in inner) inner.children.forEach(visit)
+    }
+    visit(node)
+  }
+  for (const alike of texts.values()) {
+    const level = mostCommon(alike.map((text) => text.level))
+    // What leads nowhere is a link by its looks alone: a look of some of them does not make it one.
+    const isLink = mostCommon(alike.map((text) => text.link !== undefined))
+    for (const text of alike) {
+      const isLost = text.link?.kind === 'nowhere' && !isLink
+      const change = {
+        ...(text.level === level ? {} : { level }),
+        ...(isLost ? { link: undefined, reacts: undefined } : {}),
+      } as Partial<UiNode>
+      if (Object.keys(change).length > 0) changes.set(text, change)
+    }
+  }
 }
 
 export type Parted = { readonly pages: readonly UiPage[]; readonly parts: readonly UiPart[] }
@@ -207,7 +264,7 @@ export type Parted = { readonly pages: readonly UiPage[]; readonly parts: readon
  * repeats. Takes the finished pages; returns them with the root of each instance marked, and the parts.
  */
 export const findParts = (pages: readonly UiPage[], options: PartOptions): Parted => {
-  const { rulings, nameOfComponent } = options
+  const { rulings, properties, nameOfComponent } = options
   const places = findPlaces(pages)
   const roots = [...new Set(places.map(({ parents }) => parents[0]!))]
   const likeness = findLikeness(roots)
@@ -236,14 +293,17 @@ export const findParts = (pages: readonly UiPage[], options: PartOptions): Parte
     for (const { node } of candidate.places) holders.set(node, chosen.length)
     chosen.push(candidate)
   }
-  const marks = new Map<UiNode, string>()
+  const changes = new Map<UiNode, Partial<UiNode>>()
   const order = new Map(places.map(({ node }, i) => [node, i]))
   const parts = chosen
     .sort((a, b) => order.get(a.places[0]!.node)! - order.get(b.places[0]!.node)!)
     .map((candidate): UiPart => {
       const nodes = candidate.places.map(({ node }) => node)
       const id = nodes[0]!.layer
-      for (const node of nodes) marks.set(node, id)
+      const isDrawn = candidate.origin.kind === 'component'
+      const kindOf = ({ layer }: UiText): string => properties.get(layer) ?? ''
+      harmonise(nodes, isDrawn ? kindOf : (text) => likeness.get(text)!.inner, changes)
+      for (const node of nodes) changes.set(node, { ...changes.get(node), part: id })
       const name =
         rulings[id]?.name ??
         (candidate.origin.kind === 'component'
@@ -260,9 +320,9 @@ export const findParts = (pages: readonly UiPage[], options: PartOptions): Parte
     })
   if (parts.length === 0) return { pages, parts }
   const mark = (node: UiNode): UiNode => {
-    const part = marks.get(node)
+    const change = changes.get(node)
     const own = mapChildren(node, mark)
-    return part === undefined ? own : { ...own, part }
+    return change ? ({ ...own, ...change } as UiNode) : own
   }
   return {
     parts,

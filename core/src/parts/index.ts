@@ -56,6 +56,7 @@ export const withParts = (project: UiProject, design: Design): UiProject => {
   const { components, ...known } = readInstances(design)
   const { pages, parts } = findParts(project.pages, {
     components,
+    properties: known.properties,
     nameOfComponent: (key) => names.get(key) ?? 'Component',
     rulings: design.parts ?? {},
   })

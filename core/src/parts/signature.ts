@@ -1,4 +1,4 @@
-import type { UiNode, UiStyle } from '../ui/nodes.js'
+import type { UiBox, UiNode, UiStyle } from '../ui/nodes.js'
 
 /** What says where a thing stands in its container, and how much room it takes there. */
 const PLACING = ['place', 'width', 'height', 'limits', 'fitsParent', 'bleedPx'] as const
@@ -21,9 +21,21 @@ const styleOf = (style: UiStyle, isRoot: boolean): unknown => {
   return own
 }
 
-/** What a node is like, its content and its colours aside. */
-const labelOf = (node: UiNode, isRoot: boolean): string => {
-  const { type, item, isMenuItem, isInert, steps, hover, entrance } = node
+/** What is different from a width on; undefined where nothing is that counts here. */
+const stepsOf = ({ steps, style }: UiNode, isRoot: boolean): unknown => {
+  if (!steps) return undefined
+  const looks = steps.map(({ fromPx, node, order }) => ({
+    fromPx,
+    look: JSON.stringify([node ? styleOf(node.style, isRoot) : null, isRoot ? 0 : order]),
+  }))
+  const told = looks.filter(({ look }, i) => i === 0 || look !== looks[i - 1]!.look)
+  const rest = JSON.stringify([styleOf(style, isRoot), 0])
+  return told.length === 1 && told[0]!.look === rest ? undefined : told
+}
+
+/** What a node is like, its content, its colours and what it is in the outline of the page aside. */
+export const labelOf = (node: UiNode, isRoot: boolean): string => {
+  const { type, item, isMenuItem, isInert, hover, entrance } = node
   const common = {
     type,
     item: isRoot ? undefined : item,
@@ -32,19 +44,14 @@ const labelOf = (node: UiNode, isRoot: boolean): string => {
     hover,
     entrance,
     style: styleOf(node.style, isRoot),
-    // What is different from a width on.
-    steps: steps?.map(({ fromPx, node: look, order }) => [
-      fromPx,
-      look ? styleOf(look.style, isRoot) : null,
-      isRoot ? 0 : order,
-    ]),
+    steps: stepsOf(node, isRoot),
   }
   switch (node.type) {
     case 'text': {
       const { color: _color, ...letters } = node.textStyle
-      const { level, isButton, submits, align, labelFor } = node
+      const { isButton, submits, align, labelFor } = node
       const isLabel = labelFor !== undefined
-      return JSON.stringify([common, letters, level, isButton, submits, align, isLabel, !!node.link])
+      return JSON.stringify([common, letters, isButton, submits, align, isLabel, !!node.link])
     }
     case 'image':
       return JSON.stringify([common, node.fit, !!node.link, node.alt === ''])
@@ -53,7 +60,13 @@ const labelOf = (node: UiNode, isRoot: boolean): string => {
     case 'menu-button':
       return JSON.stringify([common])
     case 'box':
-      return JSON.stringify([common, node.role, node.isOrdered, node.columns, !!node.link])
+      return JSON.stringify([
+        common,
+        roleOf(node, isRoot),
+        node.isOrdered,
+        node.columns,
+        !!node.link,
+      ])
   }
 }
 
@@ -67,6 +80,10 @@ const isBound = (node: UiNode): boolean =>
       node.menu !== undefined ||
       node.shared !== undefined ||
       ['main', 'banner', 'contentinfo', 'tablist', 'dialog'].includes(node.role ?? '')))
+
+/** Alone among others that are cards, a thing is no less one. */
+const roleOf = ({ role }: UiBox, isRoot: boolean): string | undefined =>
+  isRoot && role === 'article' ? undefined : role
 
 const childrenOf = (node: UiNode): readonly UiNode[] => ('children' in node ? node.children : [])
 
@@ -160,7 +177,8 @@ export const findLikeness = (roots: readonly UiNode[]): ReadonlyMap<UiNode, Like
       hasText: node.type === 'text' || known.some((one) => one.hasText),
     })
     inner.set(node, { label: labels.of(labelOf(node, false)), children })
-    if (node.type === 'box') whole.set(node, { label: labels.of(`root${labelOf(node, true)}`), children })
+    if (node.type === 'box')
+      whole.set(node, { label: labels.of(`root${labelOf(node, true)}`), children })
     order.push(node)
   }
   roots.forEach(visit)

@@ -8,6 +8,7 @@ import { textFile, type EmittedFile } from '../shared/emitted-file.js'
 import { code, text, type Attribute, type MarkupElement } from '../shared/markup.js'
 import { findLists, type DataList, type ListOptions } from '../shared/lists.js'
 import { endOfMain } from '../shared/in-main.js'
+import { layerNames } from '../shared/layer-names.js'
 import { titleOf } from '../shared/page-title.js'
 import { printDocument } from '../shared/print-document.js'
 import type { Styling } from '../styling/styling.js'
@@ -175,12 +176,7 @@ const listOptions = (
   own: ComponentCode,
   { plan, styling }: EmitOptions,
 ): ListOptions => {
-  const names = new Map<string, string>()
-  const look = (node: UiNode): void => {
-    names.set(node.layer, node.name)
-    if ('children' in node) node.children.forEach(look)
-  }
-  look(unit.root)
+  const names = layerNames([unit.root])
   const types = new UniqueNames('', [
     ...plan.screens.map(({ name }) => name),
     ...[...plan.parts.values()].map(({ name }) => name),
@@ -260,7 +256,10 @@ export const buildUnit = (unit: Unit, options: EmitOptions): BuiltUnit => {
 }
 
 /** Writes one component: its imports, its code and its markup. */
-export const writeUnit = ({ unit, own, markup: built }: BuiltUnit, options: EmitOptions): EmittedFile => {
+export const writeUnit = (
+  { unit, own, markup: built }: BuiltUnit,
+  options: EmitOptions,
+): EmittedFile => {
   const { project, plan, styling, marks, helpers } = options
   const folder = unit.kind === 'screen' ? 'screens' : 'components'
   // With marks every element must be found by its layer, so that things stay one by one.

@@ -98,7 +98,10 @@ export const importsOf = (
       from: `${components}/${tag}`,
     })),
     ...single(forms, '../forms'),
-    ...single([...tags].filter((tag) => icons.has(tag)), '../icons'),
+    ...single(
+      [...tags].filter((tag) => icons.has(tag)),
+      '../icons',
+    ),
   ]
 }
 

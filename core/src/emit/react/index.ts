@@ -1,5 +1,5 @@
 import type { UiProject } from '../../ui/index.js'
-import { rootsOf, screensOf, type UiForm, type UiNode } from '../../ui/nodes.js'
+import { rootsOf, screensOf, type UiForm } from '../../ui/nodes.js'
 import { buildFontFiles, fontRules } from '../shared/font-files.js'
 import { jsonFile, textFile } from '../shared/emitted-file.js'
 import { toKebab } from '../../text/names.js'
@@ -9,6 +9,7 @@ import { createTailwind } from '../styling/tailwind/index.js'
 import type { Target } from '../target.js'
 import { buildHelpers, type Helper } from './behaviour/files.js'
 import { buildFormFile } from './behaviour/form-file.js'
+import { layerNames } from '../shared/layer-names.js'
 import { extractParts, type PartOptions } from '../shared/parts.js'
 import { buildUnit, writeUnit, type Unit } from './emit-component.js'
 import { emitPart } from './print-part.js'
@@ -36,12 +37,7 @@ const partOptions = (
   { nameComponent }: ReactPlan,
   styling: Styling,
 ): PartOptions => {
-  const names = new Map<string, string>()
-  const look = (node: UiNode): void => {
-    names.set(node.layer, node.name)
-    if ('children' in node) node.children.forEach(look)
-  }
-  for (const page of project.pages) rootsOf(page).forEach(look)
+  const names = layerNames(project.pages.flatMap(rootsOf))
   return {
     propertyOf: (layer) => project.properties.get(layer),
     switchOf: (layer) => project.switches.get(layer),

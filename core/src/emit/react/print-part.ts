@@ -1,6 +1,16 @@
-import { concat, group, hardline, indent, join, ifBreak, line, type Doc } from '../shared/document.js'
+import {
+  concat,
+  group,
+  hardline,
+  indent,
+  join,
+  ifBreak,
+  line,
+  type Doc,
+} from '../shared/document.js'
 import { textFile, type EmittedFile } from '../shared/emitted-file.js'
-import type { Looks, PartComponent, Prop } from '../shared/parts.js'
+import type { Looks } from '../shared/looks.js'
+import type { PartComponent, Prop } from '../shared/parts.js'
 import { printDocument } from '../shared/print-document.js'
 import type { Helper } from './behaviour/files.js'
 import { quoteString } from './escape.js'
@@ -48,7 +58,8 @@ export const emitPart = (
   helpers: Set<Helper>,
 ): EmittedFile => {
   const imports = importsOf(markup, [], { plan, folder: 'components', helpers })
-  const head = imports.length > 0 ? [join(hardline, imports.map(printImport)), hardline, hardline] : []
+  const head =
+    imports.length > 0 ? [join(hardline, imports.map(printImport)), hardline, hardline] : []
   const type = `${tag}Props`
   const names = props.map((prop) => `${prop.name}${defaultOf(prop)}`)
   const parameters: Doc =

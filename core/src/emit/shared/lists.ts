@@ -190,14 +190,13 @@ class Template {
   }
 
   /** A component is given what differs from thing to thing. */
-  private use(
-    uses: readonly (MarkupElement | undefined)[],
-    model: MarkupElement,
-  ): MarkupElement {
+  private use(uses: readonly (MarkupElement | undefined)[], model: MarkupElement): MarkupElement {
     const attributes = namesOf(uses).map((name): Attribute => {
       const all = uses.map((use) => attributeOf(use, name))
       const first = all.find((one) => one !== undefined)!
-      const isSame = all.every((one, i) => !uses[i] || JSON.stringify(one) === JSON.stringify(first))
+      const isSame = all.every(
+        (one, i) => !uses[i] || JSON.stringify(one) === JSON.stringify(first),
+      )
       if (isSame) return first
       const of = { tag: model.tag, prop: name }
       return { name, kind: 'code', code: this.field(name, kindOf(all), all.map(valueOf), of) }
@@ -313,7 +312,10 @@ const nameList = (
     .map(({ layer }) => (layer === undefined ? '' : (nameOf(layer) ?? '')))
     .map((name) => name.replace(/[\s_-]*\d+$/, '').trim())
   const start = commonStart(names)
-  const own = [start, names[0]!].find((name) => name !== '' && !isIdleName(name))
+  const [first] = things
+  const own = [first?.isUse ? first.tag : '', start, names[0]!].find(
+    (name) => name !== '' && !isIdleName(name),
+  )
   if (heading !== undefined && heading.split(/\s+/).length <= 3) {
     const name = camel(heading, 'things')
     const last = heading.trim().split(/\s+/).at(-1)!
@@ -353,7 +355,8 @@ export const findLists = (
       values: given.map(({ all }) => valueOf(all[i])),
     }))
     const key = fields.findIndex(
-      ({ kind }, at) => kind === 'text' && new Set(rows.map(({ values }) => values[at])).size === rows.length,
+      ({ kind }, at) =>
+        kind === 'text' && new Set(rows.map(({ values }) => values[at])).size === rows.length,
     )
     const rest = columns.filter(({ all }) => isSame(all)).map(({ all }) => all[0]!)
     const props = `${first!.tag}Props`

@@ -2,6 +2,7 @@ import { isIdleName } from '../../design/idle-name.js'
 import { toCamel, UniqueNames } from '../../text/names.js'
 import type { UiPart } from '../../ui/nodes.js'
 import { code, text, type Attribute, type MarkupElement, type MarkupNode } from './markup.js'
+import { describeLooks, type Looks, type Varying } from './looks.js'
 import { classesOf, isClass, overlay, type Overlay } from './unify.js'
 
 /** What a component is given. */
@@ -13,15 +14,6 @@ export type Prop = {
   /** Uses that say nothing have this. */
   readonly standard?: string | boolean
   readonly isOptional: boolean
-}
-
-/** The classes by which looks differ: by the place in the component, what each choice adds. */
-export type Looks = {
-  readonly prop: string
-  readonly name: string
-  readonly places: readonly string[]
-  /** By the choice, in the order of the places. */
-  readonly classes: Readonly<Record<string, readonly string[]>>
 }
 
 export type PartComponent = {
@@ -86,8 +78,6 @@ const TAKEN =
   'key ref class className children default new delete in for if else return function const let var switch case this super import export props'.split(
     ' ',
   )
-/** A component with more looks than this is several. */
-const MOST_LOOKS = 6
 const MOST_PROPS = 12
 const LONGEST_NAME = 18
 
@@ -120,7 +110,7 @@ class Template {
   readonly fields: Field[] = []
   readonly placing: string[]
   /** Classes that only some have, by the element. */
-  readonly varying: { place: string; readonly rests: readonly (string | undefined)[] }[] = []
+  readonly varying: Varying[] = []
   private readonly names = new UniqueNames('', TAKEN)
   private readonly places = new UniqueNames('')
 
@@ -137,11 +127,14 @@ class Template {
     const model = own.cells.find((cell) => cell !== undefined)!
     if (model.kind === 'text') {
       const values = own.cells.map((cell) => (cell?.kind === 'text' ? cell.text : undefined))
-      const isSame = !isGiven && values.every((value) => value === undefined || value === model.text)
+      const isSame =
+        !isGiven && values.every((value) => value === undefined || value === model.text)
       return isSame ? model : { kind: 'expression', code: this.field(near, 'text', values) }
     }
     if (model.kind !== 'element') {
-      const isSame = own.cells.every((cell) => !cell || JSON.stringify(cell) === JSON.stringify(model))
+      const isSame = own.cells.every(
+        (cell) => !cell || JSON.stringify(cell) === JSON.stringify(model),
+      )
       if (!isSame) throw new NotOne()
       return model
     }
@@ -156,7 +149,7 @@ class Template {
     if (areAlternatives(own)) throw new NotOne()
     const children = own.children.map((child): MarkupNode => {
       const isEverywhere = child.cells.every((cell, i) => cell !== undefined || !elements[i])
-      const isGivenHere = property !== undefined && own.children.length === 1
+      const isGivenHere = isGiven || (property !== undefined && own.children.length === 1)
       if (isEverywhere) return this.build(child, name, false, isGivenHere)
       // Words between other words have no place of their own.
       if (isInline) throw new NotOne()
@@ -169,18 +162,22 @@ class Template {
   /** What only some have is there when its words are given, or when a flag says so. */
   private optional(own: Overlay, near: string): MarkupNode {
     const before = this.fields.length
-    const content = this.build(own, near)
+    const model = own.cells.find((cell) => cell !== undefined)!
+    const switched =
+      model.kind === 'element' && model.layer !== undefined
+        ? this.options.switchOf(model.layer)
+        : undefined
+    // What is there for its words alone is there when they are given.
+    const content = this.build(own, near, false, switched === undefined && countTexts(model) === 1)
     if (content.kind !== 'element') throw new NotOne()
     const isThere = own.cells.map((cell) => (cell ? true : undefined))
     const inside = this.fields.slice(before)
     const telling = inside.find(({ values }) =>
       values.every((value, i) => (value === undefined) === (isThere[i] === undefined)),
     )
-    const { layer } = content
-    const property = layer === undefined ? undefined : this.options.switchOf(layer)
     const condition =
-      (property === undefined ? telling?.name : undefined) ??
-      this.field(property ?? `has ${this.nameOf(layer) ?? 'more'}`, 'flag', isThere)
+      (switched === undefined ? telling?.name : undefined) ??
+      this.field(switched ?? `has ${this.nameOf(content.layer) ?? 'more'}`, 'flag', isThere)
     return { kind: 'when', condition, content }
   }
 
@@ -206,7 +203,16 @@ class Template {
       }
       if (model.kind === 'spread') throw new NotOne()
       if (all.every((one) => one === undefined || isTrue(one))) {
-        return [code(name, this.field(FLAG_NAMES[name] ?? name, 'flag', all.map((one) => one && true)))]
+        return [
+          code(
+            name,
+            this.field(
+              FLAG_NAMES[name] ?? name,
+              'flag',
+              all.map((one) => one && true),
+            ),
+          ),
+        ]
       }
       const kinds = new Set(all.flatMap((one) => (one ? [one.kind] : [])))
       if (kinds.size > 1 || (!GIVEN.has(name) && !isUse)) throw new NotOne()
@@ -291,7 +297,10 @@ const areAlternatives = ({ cells, children }: Overlay): boolean =>
     const next = children[i + 1]
     return (
       next !== undefined &&
-      cells.every((cell, row) => !cell || (child.cells[row] === undefined) !== (next.cells[row] === undefined))
+      cells.every(
+        (cell, row) =>
+          !cell || (child.cells[row] === undefined) !== (next.cells[row] === undefined),
+      )
     )
   })
 
@@ -310,6 +319,13 @@ const isTrue = (one: Attribute): boolean =>
 /** Stands in code where the classes of a look come, until that is named. */
 const LOOK_MARK = 'look.'
 
+const countTexts = (node: MarkupNode): number =>
+  node.kind === 'text'
+    ? 1
+    : node.kind === 'element'
+      ? node.children.reduce((sum, child) => sum + countTexts(child), 0)
+      : 0
+
 const firstWords = (node: MarkupNode): string | undefined => {
   if (node.kind === 'text') return node.text
   if (node.kind !== 'element') return undefined
@@ -320,64 +336,19 @@ const firstWords = (node: MarkupNode): string | undefined => {
   return undefined
 }
 
-/** A colour that a class names: `bg-rust-tint` → `rust tint`. */
-const colorIn = (classes: string): string | undefined =>
-  classes
-    .split(' ')
-    .map((name) => /^(?:bg|text|border|outline)-([a-z][a-z-]*)$/.exec(name)?.[1])
-    .find((name) => name !== undefined && !/^(white|black|transparent|current|start|end|center)$/.test(name))
-
-const mostCommon = (values: readonly string[]): string => {
-  const counts = new Map<string, number>()
-  for (const value of values) counts.set(value, (counts.get(value) ?? 0) + 1)
-  return [...counts].sort((a, b) => b[1] - a[1])[0]![0]
-}
-
-type Named = { readonly prop: string; readonly options: readonly string[]; readonly values: string[] }
-
-/** By which property of the design's component, or by which colours, looks differ. */
-const nameLooks = (
-  keys: readonly string[],
-  varying: Template['varying'],
-  variants: readonly Readonly<Record<string, string>>[],
-  takeName: (wanted: string) => string,
-): Named => {
-  const properties = Object.keys(variants[0] ?? {})
-  const tells = (names: readonly string[]): boolean => {
-    const seen = new Map<string, string>()
-    return keys.every((key, i) => {
-      const said = names.map((name) => variants[i]![name]).join('\n')
-      const known = seen.get(said)
-      seen.set(said, key)
-      return known === undefined || known === key
-    })
-  }
-  const property = properties.find((name) => tells([name]))
-  if (property !== undefined) {
-    const values = variants.map((variant) => toCamel(variant[property]!, 'kind'))
-    return { prop: takeName(property), options: [...new Set(values)], values }
-  }
-  const names = new UniqueNames('')
-  const byKey = new Map<string, string>()
-  for (const [i, key] of keys.entries()) {
-    if (byKey.has(key)) continue
-    const color = varying.map(({ rests }) => colorIn(rests[i] ?? '')).find(Boolean)
-    byKey.set(key, names.take(toCamel(color ?? 'plain', 'plain')))
-  }
-  const values = keys.map((key) => byKey.get(key)!)
-  const isTone = varying.some(({ rests }) => rests.some((rest) => colorIn(rest ?? '') !== undefined))
-  return { prop: takeName(isTone ? 'tone' : 'look'), options: [...new Set(values)], values }
-}
-
 /** Puts the name of the looks where their mark stands. */
 const nameMarks = (node: MarkupNode, by: (place: string) => string): MarkupNode => {
-  if (node.kind === 'when') return { ...node, content: nameMarks(node.content, by) as MarkupElement }
+  if (node.kind === 'when')
+    return { ...node, content: nameMarks(node.content, by) as MarkupElement }
   if (node.kind !== 'element') return node
   return {
     ...node,
     attributes: node.attributes.map((one) =>
       one.kind === 'code' && one.code.includes(`\${${LOOK_MARK}`)
-        ? { ...one, code: one.code.replace(/\$\{look\.(\w+)\}/g, (_, place: string) => `\${${by(place)}}`) }
+        ? {
+            ...one,
+            code: one.code.replace(/\$\{look\.(\w+)\}/g, (_, place: string) => by(place)),
+          }
         : one,
     ),
     children: node.children.map((child) => nameMarks(child, by)),
@@ -385,7 +356,7 @@ const nameMarks = (node: MarkupNode, by: (place: string) => string): MarkupNode 
 }
 
 const asAttribute = (prop: Prop, value: Value): Attribute[] => {
-  if (value === undefined || value === '' && prop.kind === 'classes') return []
+  if (value === undefined || (value === '' && prop.kind === 'classes')) return []
   if (value === prop.standard) return []
   switch (prop.kind) {
     case 'code':
@@ -419,38 +390,24 @@ const makeComponent = (
     throw error
   }
   const { varying, fields, placing } = template
-  const looks: Looks[] = []
-  const choices: { prop: Prop; values: readonly Value[] }[] = []
-  if (varying.length > 0) {
-    const keys = instances.map((_, i) => varying.map(({ rests }) => rests[i] ?? '').join('\n'))
-    if (new Set(keys).size > MOST_LOOKS) return undefined
-    const variants = instances.map(({ layer }) => options.variantOf(layer ?? ''))
-    const named = nameLooks(keys, varying, variants, (wanted) => template.takeName(wanted))
-    const classes = Object.fromEntries(
-      named.options.map((option) => [
-        option,
-        varying.map(({ rests }) => {
-          const own = named.values.findIndex((value, i) => value === option && rests[i] !== undefined)
-          return own < 0 ? '' : rests[own]!
-        }),
-      ]),
-    )
-    const standard = mostCommon(named.values)
-    const name = named.prop.endsWith('s') ? `${named.prop}Looks` : `${named.prop}s`
-    looks.push({ prop: named.prop, name, places: varying.map(({ place }) => place), classes })
-    choices.push({
-      prop: { name: named.prop, kind: 'choice', options: named.options, standard, isOptional: true },
-      values: named.values,
-    })
-  }
-  const [look] = looks
-  const markup = look
-    ? nameMarks(built, (place) =>
-        look.places.length === 1
-          ? `${look.name}[${look.prop}]`
-          : `${look.name}[${look.prop}].${place}`,
+  const variants = instances.map(({ layer }) => options.variantOf(layer ?? ''))
+  const described = describeLooks(varying, variants, (wanted) => template.takeName(wanted))
+  if (!described) return undefined
+  const { looks } = described
+  const markup = nameMarks(built, (place) =>
+    looks
+      .filter(({ places }) => places.includes(place))
+      .map(({ name, prop, places }) =>
+        places.length === 1 ? `\${${name}[${prop}]}` : `\${${name}[${prop}].${place}}`,
       )
-    : built
+      .join(' '),
+  )
+  const choices = described.choices.map(
+    ({ prop, options: names, standard, values }): { prop: Prop; values: readonly Value[] } => ({
+      prop: { name: prop, kind: 'choice', options: names, standard, isOptional: true },
+      values,
+    }),
+  )
   const given = fields.map(({ name, kind, values }): { prop: Prop; values: readonly Value[] } => ({
     prop: {
       name,
@@ -500,7 +457,8 @@ const shapeOf = (node: MarkupNode): string =>
   node.kind === 'element' ? `${node.tag}(${node.children.map(shapeOf).join()})` : ''
 
 const holdsTag = (node: MarkupNode, tag: string): boolean =>
-  node.kind === 'element' && (node.tag === tag || node.children.some((child) => holdsTag(child, tag)))
+  node.kind === 'element' &&
+  (node.tag === tag || node.children.some((child) => holdsTag(child, tag)))
 
 /** By what things of one part that are built differently are told apart. */
 const suffixOf = (thing: MarkupElement): string => {
@@ -561,7 +519,11 @@ const replaceIn = (
   return isSame ? node : { ...node, children }
 }
 
-const depthOf = (part: string, roots: readonly MarkupElement[], ids: ReadonlySet<string>): number => {
+const depthOf = (
+  part: string,
+  roots: readonly MarkupElement[],
+  ids: ReadonlySet<string>,
+): number => {
   const found: MarkupElement[] = []
   for (const root of roots) instancesOf(root, part, found)
   const measure = (node: MarkupNode): number => {
@@ -595,7 +557,9 @@ export const extractParts = (
     const groups = makeComponents(part, instances, options)
     if (groups.length === 0) continue
     const uses = new Map(
-      groups.flatMap(({ things, made }) => things.map((thing, i) => [thing, made.uses[i]!] as const)),
+      groups.flatMap(({ things, made }) =>
+        things.map((thing, i) => [thing, made.uses[i]!] as const),
+      ),
     )
     current = current.map((root) => replaceIn(root, uses))
     components = [...components, ...groups.map(({ made }) => made.component)]

@@ -1,0 +1,180 @@
+import fc from 'fast-check'
+import { prepare } from '../convert.js'
+import { design, frame } from '../testing/design.js'
+import { at, words } from '../testing/page.js'
+import { box, inColor, solid } from '../testing/roles.js'
+import type { UiPart } from '../ui/nodes.js'
+
+type Json = Record<string, unknown>
+
+const partsOf = (children: Json[], height: number): readonly UiPart[] => {
+  const page = frame('page', children, { ...at(0, 0, 1280, height), ...solid('#ffffff') })
+  const project = prepare(design([page]), [])
+  if (!project.ok) throw new Error('not converted')
+  return project.value.parts
+}
+
+/** A thing a person would have made a component of, as loose layers without names. */
+type Template = {
+  readonly lines: readonly { readonly size: number; readonly weight: number }[]
+  readonly hasDot: boolean
+  readonly hasBadge: boolean
+  readonly padding: number
+  readonly radius: number
+  readonly fill: string
+}
+
+const WORDS = [
+  'Low Saltern',
+  'Gannet Spit',
+  'Kelp Pier',
+  'Cuttlebone',
+  'Rope and floats',
+  'Sea beans',
+]
+
+const template = fc.record<Template>({
+  lines: fc.array(
+    fc.record({ size: fc.constantFrom(12, 14, 16, 20, 24), weight: fc.constantFrom(400, 600) }),
+    { minLength: 2, maxLength: 4 },
+  ),
+  hasDot: fc.boolean(),
+  hasBadge: fc.boolean(),
+  padding: fc.constantFrom(12, 16, 20, 24),
+  radius: fc.constantFrom(4, 8, 12),
+  fill: fc.constantFrom('#f4f1ea', '#e8f0ec', '#eef2f7'),
+})
+
+type Instance = { readonly texts: readonly number[]; readonly isBadged: boolean }
+const instance = fc.record<Instance>({
+  texts: fc.array(fc.nat(WORDS.length - 1), { minLength: 4, maxLength: 4 }),
+  isBadged: fc.boolean(),
+})
+
+const WIDTH = 360
+
+/** Draws an instance at a place; its ground has the key `c<template>-<number>`. */
+const draw = (
+  { lines, hasDot, hasBadge, padding, radius, fill }: Template,
+  { texts, isBadged }: Instance,
+  key: string,
+  x: number,
+  y: number,
+): { readonly layers: Json[]; readonly height: number } => {
+  const left = x + padding + (hasDot ? 24 : 0)
+  let top = y + padding
+  const drawn = lines.map(({ size, weight }, i) => {
+    const line = words(`${key}-t${i}`, WORDS[texts[i]!]!, left, top, size)
+    top += Math.round(size * 1.5) + 8
+    const style = { ...(line['style'] as Json), weight }
+    return { ...line, style }
+  })
+  const height = top - 8 + padding - y
+  const middle = y + height / 2
+  return {
+    height,
+    layers: [
+      box(key, at(x, y, WIDTH, height), { ...solid(fill), radius }),
+      ...(hasDot
+        ? [
+            box(`${key}-dot`, at(x + padding, middle - 6, 12, 12), {
+              ...solid('#1b3a2f'),
+              radius: 6,
+            }),
+          ]
+        : []),
+      ...drawn,
+      ...(hasBadge && isBadged
+        ? [
+            box(`${key}-badge`, at(x + WIDTH - padding - 60, middle - 12, 60, 24), {
+              ...solid('#f3d9cc'),
+              radius: 12,
+            }),
+            inColor('#8a3a1a', `${key}-rare`, 'Rare', x + WIDTH - padding - 43, middle - 9, 12),
+          ]
+        : []),
+    ],
+  }
+}
+
+type Section = {
+  readonly of: Template
+  readonly things: readonly Instance[]
+  readonly columns: 1 | 3
+}
+
+const drawPage = (
+  sections: readonly Section[],
+): { readonly layers: Json[]; readonly height: number } => {
+  let y = 40
+  const layers: Json[] = [words('title', 'Shores', 48, y, 40)]
+  y += 100
+  sections.forEach(({ of, things, columns }, c) => {
+    layers.push(words(`h${c}`, `Section ${'ABCDEF'[c]}`, 48, y, 28))
+    y += 60
+    let rowHeight = 0
+    things.forEach((thing, i) => {
+      const column = i % columns
+      if (column === 0 && i > 0) y += rowHeight + 16
+      const drawn = draw(of, thing, `c${c}-${i}`, 48 + column * (WIDTH + 24), y)
+      rowHeight = drawn.height
+      layers.push(...drawn.layers)
+    })
+    y += rowHeight + 72
+  })
+  return { layers, height: y }
+}
+
+const isSameTemplate = (a: Template, b: Template): boolean => {
+  const { fill: _a, ...one } = a
+  const { fill: _b, ...other } = b
+  return JSON.stringify(one) === JSON.stringify(other)
+}
+
+/** How many of the drawn instances are found, and how many of those that are claimed are right. */
+const measure = (
+  of: fc.Arbitrary<Template>,
+): { readonly recall: number; readonly precision: number } => {
+  const counts = { drawn: 0, found: 0, claimed: 0, right: 0 }
+  const section = fc.record<Section>({
+    of,
+    things: fc.array(instance, { minLength: 3, maxLength: 6 }),
+    columns: fc.constantFrom(1, 3),
+  })
+  fc.assert(
+    fc.property(fc.array(section, { minLength: 1, maxLength: 3 }), (sections) => {
+      const { layers, height } = drawPage(sections)
+      const parts = partsOf(layers, height)
+      const sectionOf = (key: string): number => Number(/^c(\d+)-\d+$/.exec(key)?.[1] ?? -1)
+      const drawn = sections.flatMap(({ things }, c) => things.map((_, i) => `c${c}-${i}`))
+      counts.drawn += drawn.length
+      for (const { instances } of parts) {
+        counts.claimed += instances.length
+        const first = sections[sectionOf(instances[0]!)]
+        counts.right += instances.filter((key) => {
+          const own = sections[sectionOf(key)]
+          return own !== undefined && first !== undefined && isSameTemplate(own.of, first.of)
+        }).length
+      }
+      const all = new Set(parts.flatMap(({ instances }) => instances))
+      counts.found += drawn.filter((key) => all.has(key)).length
+    }),
+    { seed: 7, numRuns: 60 },
+  )
+  return { recall: counts.found / counts.drawn, precision: counts.right / counts.claimed }
+}
+
+describe('components that were flattened to loose layers', () => {
+  test('are found again, in whatever words and colours', () => {
+    const { recall, precision } = measure(template.map((of) => ({ ...of, hasBadge: false })))
+    expect(recall).toBeGreaterThanOrEqual(0.95)
+    expect(precision).toBeGreaterThanOrEqual(0.95)
+  })
+
+  // Something that only some have beside the rest may change how the rest is laid out.
+  test('are mostly found again where some have a badge at their side and others have none', () => {
+    const { recall, precision } = measure(template.map((of) => ({ ...of, hasBadge: true })))
+    expect(recall).toBeGreaterThanOrEqual(0.7)
+    expect(precision).toBeGreaterThanOrEqual(0.7)
+  })
+})
