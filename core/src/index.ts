@@ -54,6 +54,9 @@ export {
   type WidthReading,
 } from './responsive/index.js'
 export { readRoles, type RoleReading } from './meaning/roles/index.js'
+export type { UiPart } from './ui/nodes.js'
+export type { EmittedComponent } from './emit/target.js'
+export type { Prop } from './emit/shared/parts.js'
 export { LANGUAGE_TAG } from './meaning/language.js'
 export { nameThings } from './meaning/names.js'
 export { findTitle } from './meaning/find-title.js'

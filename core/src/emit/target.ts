@@ -1,5 +1,6 @@
 import type { UiProject } from '../ui/index.js'
 import type { EmittedFile } from './shared/emitted-file.js'
+import type { Prop } from './shared/parts.js'
 
 export type EmitOptions = {
   /** Writes `data-layer` on every element, for a preview joined to the design; never for delivery. */
@@ -15,8 +16,24 @@ export type Emitted = {
     /** Where the compiled sheet goes, for targets that deliver one. */
     readonly compiledPath?: string
   }
+  /** What is written once and used in several places; targets without components have none. */
+  readonly components: readonly EmittedComponent[]
   /** The file that shows each page, by page key. */
   readonly pages: Readonly<Record<string, { readonly path: string; readonly route: string }>>
+}
+
+/** A component a part became. */
+export type EmittedComponent = {
+  /** Id of the part. */
+  readonly part: string
+  readonly tag: string
+  readonly path: string
+  readonly props: readonly Prop[]
+  /** What each instance is given, by its layer, in the order of the props. */
+  readonly uses: readonly {
+    readonly layer: string | undefined
+    readonly values: readonly (string | boolean | undefined)[]
+  }[]
 }
 
 /** One output language. A new one is a new folder and a line in the index. */

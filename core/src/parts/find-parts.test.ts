@@ -1,9 +1,10 @@
 import fc from 'fast-check'
-import { prepare } from '../convert.js'
+import { convert, prepare } from '../convert.js'
+import type { Edit } from '../edits/edit.js'
 import { design, frame } from '../testing/design.js'
 import { at, words } from '../testing/page.js'
 import { box, inColor, solid } from '../testing/roles.js'
-import type { UiPart } from '../ui/nodes.js'
+import type { UiNode, UiPart } from '../ui/nodes.js'
 
 type Json = Record<string, unknown>
 
@@ -177,4 +178,122 @@ describe('components that were flattened to loose layers', () => {
     expect(recall).toBeGreaterThanOrEqual(0.7)
     expect(precision).toBeGreaterThanOrEqual(0.7)
   })
+})
+
+describe('what is found', () => {
+  const card = (key: string, x: number, said: string): Json[] => [
+    box(key, at(x, 140, 340, 108), { ...solid('#f4f1ea'), radius: 8 }),
+    words(`${key}-h`, said, x + 16, 156, 24),
+    words(`${key}-t`, 'Walked twice this week', x + 16, 204, 16),
+  ]
+  const three = [
+    words('title', 'Walks', 48, 40, 40),
+    ...card('a', 48, 'Low Saltern'),
+    ...card('b', 412, 'Gannet Spit'),
+    ...card('c', 776, 'Kelp Pier'),
+  ]
+  const project = (edits: Edit[] = []) => {
+    const page = frame('page', three, { ...at(0, 0, 1280, 400), ...solid('#ffffff') })
+    const result = prepare(design([page]), edits)
+    if (!result.ok) throw new Error('not converted')
+    return result.value
+  }
+
+  test('is named by the heading over it and by what it is', () => {
+    const [part, ...others] = project().parts
+    expect(others).toEqual([])
+    expect(part).toMatchObject({
+      id: 'a',
+      name: 'walk card',
+      origin: { kind: 'found' },
+      instances: ['a', 'b', 'c'],
+    })
+  })
+
+  test('is one in the outline of the page: headings in it have one level', () => {
+    const levels = new Set<number | undefined>()
+    const look = (node: UiNode): void => {
+      if (node.type === 'text' && node.layer.endsWith('-h')) levels.add(node.level)
+      if ('children' in node) node.children.forEach(look)
+    }
+    look(project().pages[0]!.root)
+    expect(levels).toEqual(new Set([2]))
+  })
+
+  test('is called as a person says, and leaves out what a person detaches', () => {
+    const edits: Edit[] = [
+      { kind: 'set-part', layers: ['a'], name: 'Shore' },
+      { kind: 'set-part', layers: ['c'], as: 'none' },
+    ]
+    const { parts, detached } = project(edits)
+    expect(parts).toMatchObject([{ name: 'Shore', instances: ['a', 'b'] }])
+    expect(detached).toEqual(['c'])
+    expect(project([...edits, { kind: 'set-part', layers: ['c'], as: null }]).parts).toMatchObject([
+      { instances: ['a', 'b', 'c'] },
+    ])
+  })
+
+  test('is nothing where all are detached, and one thing where a person makes a part of it', () => {
+    const none: Edit = { kind: 'set-part', layers: ['a', 'b', 'c'], as: 'none' }
+    expect(project([none]).parts).toEqual([])
+    const one: Edit = { kind: 'set-part', layers: ['b'], as: 'part' }
+    expect(project([none, one]).parts).toMatchObject([
+      { origin: { kind: 'said' }, instances: ['b'], confidence: 1 },
+    ])
+  })
+
+  test('an edit of layers that are gone is adrift', () => {
+    const { notes } = prepare(design([frame('page', three, at(0, 0, 1280, 400))]), [
+      { kind: 'set-part', layers: ['gone'], as: 'none' },
+    ])
+    expect(notes.map(({ code }) => code)).toContain('edits/adrift')
+  })
+})
+
+test('buttons and links that are instances of one component stay what they are', () => {
+  const button = (key: string, link?: Json): Json => ({
+    type: 'instance',
+    key,
+    name: 'Button',
+    component: 'button',
+    ...at(0, 0, 120, 44),
+    props: { Label: key },
+    ...(link ? { link } : {}),
+  })
+  const set = {
+    key: 'button',
+    name: 'Button',
+    properties: [{ kind: 'text', name: 'Label', default: 'Label' }],
+    variants: [
+      {
+        type: 'component',
+        key: 'drawn',
+        name: 'Button',
+        variant: {},
+        ...at(0, 0, 120, 44),
+        ...solid('#1b3a2f'),
+        layout: { kind: 'row', padding: 10, align: 'centre', distribute: 'centre' },
+        children: [{ ...inColor('#ffffff', 'label', 'Label', 10, 10), bind: { text: 'Label' } }],
+      },
+    ],
+  }
+  const address = { kind: 'address', url: 'https://tidewrack.example' }
+  const made = design(
+    [
+      frame('page', [button('Save'), button('More', address), button('Tides', address)], {
+        ...at(0, 0, 640, 400),
+        layout: { kind: 'column', gap: 16, padding: 32 },
+      }),
+    ],
+    { components: [set] },
+  )
+  const result = convert(made, [], { target: 'react' })
+  if (!result.ok) throw new Error('not converted')
+  const code = (path: string): string => {
+    const content = result.value.files.find((file) => file.path === path)?.content
+    return content?.kind === 'text' ? content.text : ''
+  }
+  expect(code('src/components/Button.tsx')).toContain('<button')
+  expect(code('src/components/ButtonLink.tsx')).toContain('href={address}')
+  expect(code('src/screens/Page.tsx')).toContain('<Button label="Save" />')
 })

@@ -103,7 +103,7 @@ const holderOf = (
   return undefined
 }
 
-const savedBy = ({ places, weight }: Candidate): number =>
+const savedBy = ({ places, weight }: Pick<Candidate, 'places' | 'weight'>): number =>
   places.length * weight - weight - places.length * USE_COST - COMPONENT_COST
 
 /** Instances of the design's own components, one group a set; what is said to be none stays where it stands. */
@@ -137,11 +137,13 @@ const groupAlike = (
   likeness: ReadonlyMap<UiNode, Likeness>,
   rulings: PartOptions['rulings'],
 ): readonly Candidate[] => {
+  const weightOf = (things: readonly Place[]): number =>
+    Math.max(0, ...things.map(({ node }) => likeness.get(node)!.weight))
   const groups = new Map<number, Place[]>()
   for (const place of places) {
     const { whole, weight, isBound, hasText } = likeness.get(place.node)!
     const ruling = rulings[place.node.layer]?.as
-    if (ruling === 'none' || isBound) continue
+    if (isBound) continue
     if (ruling !== 'part' && (weight < LEAST_WEIGHT || !hasText)) continue
     const group = groups.get(whole)
     if (group) group.push(place)
@@ -149,16 +151,13 @@ const groupAlike = (
   }
   return [...groups.values()].flatMap((group): Candidate[] => {
     // A box around nothing but another of the same layer is the same thing.
-    const own = group.filter(({ node, parents }) => parents.at(-1)?.layer !== node.layer)
+    const all = group.filter(({ node, parents }) => parents.at(-1)?.layer !== node.layer)
+    // What a person has taken out was worth as much: the others stay one.
+    const isWorth = all.length > 1 && savedBy({ places: all, weight: weightOf(all) }) > 0
+    const own = all.filter(({ node }) => rulings[node.layer]?.as !== 'none')
     const isSaid = own.some(({ node }) => rulings[node.layer]?.as === 'part')
-    const weight = Math.max(0, ...own.map(({ node }) => likeness.get(node)!.weight))
-    const candidate: Candidate = {
-      places: own,
-      origin: { kind: isSaid ? 'said' : 'found' },
-      weight,
-    }
-    if (own.length === 0) return []
-    return isSaid || (own.length > 1 && savedBy(candidate) > 0) ? [candidate] : []
+    if (!isSaid && (own.length < 2 || !isWorth)) return []
+    return [{ places: own, origin: { kind: isSaid ? 'said' : 'found' }, weight: weightOf(own) }]
   })
 }
 
@@ -222,9 +221,9 @@ const harmonise = (
   kindOf: (text: UiText) => string | number,
   changes: Map<UiNode, Partial<UiNode>>,
 ): void => {
-  const role = mostCommon(nodes.map((node) => node.role))
+  const areCards = nodes.some((node) => node.role === 'article')
   for (const node of nodes) {
-    if (node.role !== role) changes.set(node, { role } as Partial<UiNode>)
+    if (areCards && node.role === undefined) changes.set(node, { role: 'article' })
   }
   // Texts that look alike, by which of those in their thing they are.
   const texts = new Map<string, UiText[]>()

@@ -60,5 +60,8 @@ export const withParts = (project: UiProject, design: Design): UiProject => {
     nameOfComponent: (key) => names.get(key) ?? 'Component',
     rulings: design.parts ?? {},
   })
-  return { ...project, ...known, pages, parts }
+  const detached = Object.entries(design.parts ?? {}).flatMap(([layer, { as }]) =>
+    as === 'none' ? [layer] : [],
+  )
+  return { ...project, ...known, pages, parts, detached }
 }

@@ -36,6 +36,8 @@ export type UiProject = {
   readonly notFound?: UiPage
   /** What is written once and used in several places; found when the pages are finished. */
   readonly parts: readonly UiPart[]
+  /** Layers that could be instances, and that a person has said are written where they stand. */
+  readonly detached: readonly string[]
   /** The property of its component that a text shows, by the text's layer; the variant values of instances, by theirs. */
   readonly properties: ReadonlyMap<string, string>
   /** The property that shows and hides a layer of a component, by the layer. */
@@ -185,6 +187,7 @@ export const buildUi = (
     pages: shared.map((page) => ({ ...page, description: describePage(page.root) })),
     ...(notFound ? { notFound } : {}),
     parts: [],
+    detached: [],
     properties: new Map(),
     switches: new Map(),
     variants: new Map(),

@@ -3,6 +3,7 @@ import type {
   Choice,
   Design,
   Edit,
+  EmittedComponent,
   EmittedFile,
   Emitted,
   Entrance,
@@ -18,6 +19,7 @@ import type {
   TargetId,
   TokenProposal,
   TokenType,
+  UiPart,
 } from '@unimorph/core'
 import type { LayerDetails } from './inspect-layer'
 import type { NamedRole } from './roles'
@@ -93,6 +95,10 @@ export type Converted = {
   readonly pages: Emitted['pages']
   readonly forms: readonly FormRow[]
   readonly flow: readonly FlowRow[]
+  /** What is written once, and the components of the target it became. */
+  readonly parts: readonly UiPart[]
+  readonly detached: readonly string[]
+  readonly components: readonly EmittedComponent[]
   /** The language its texts are in, said or told by their words. */
   readonly language: string | undefined
   readonly notes: readonly Note[]

@@ -209,6 +209,7 @@ export const html: Target = {
         textFile('.prettierignore', 'node_modules\nassets\nfonts\nstyles.css\n'),
         textFile('README.md', README + fontReadme(project)),
       ],
+      components: [],
       styles: { source, classes: [...styling.classes], compiledPath: 'styles.css' },
       pages: Object.fromEntries(
         project.pages.flatMap((page) => {

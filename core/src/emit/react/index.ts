@@ -12,7 +12,7 @@ import { buildFormFile } from './behaviour/form-file.js'
 import { layerNames } from '../shared/layer-names.js'
 import { extractParts, type PartOptions } from '../shared/parts.js'
 import { buildUnit, writeUnit, type Unit } from './emit-component.js'
-import { emitPart } from './print-part.js'
+import { emitPart, partPath } from './print-part.js'
 import { buildIconFile } from './icon-file.js'
 import { planReact, type ReactPlan } from './plan.js'
 import { buildProjectFiles } from './project-files.js'
@@ -122,6 +122,13 @@ export const react: Target = {
         textFile('.prettierignore', 'node_modules\ndist\nsrc/assets\n'),
       ],
       styles: { source, classes: [...styling.classes] },
+      components: parts.map(({ id, tag, props, uses }) => ({
+        part: id,
+        tag,
+        path: partPath(tag),
+        props,
+        uses,
+      })),
       pages: Object.fromEntries(
         screens.flatMap(({ page, name, route }) =>
           screensOf(page).map((key) => [key, { path: `src/screens/${name}.tsx`, route }]),

@@ -51,6 +51,8 @@ const printLooks = ({ name, places, classes }: Looks): Doc =>
     '};',
   )
 
+export const partPath = (tag: string): string => `src/components/${tag}.tsx`
+
 /** The file of a component that is used in several places. */
 export const emitPart = (
   { tag, props, looks, markup }: PartComponent,
@@ -86,5 +88,5 @@ export const emitPart = (
     hardline,
   ])
   const printed = printDocument(document, PRINT_WIDTH)
-  return textFile(`src/components/${tag}.tsx`, printed.text, printed.spans)
+  return textFile(partPath(tag), printed.text, printed.spans)
 }

@@ -24,6 +24,11 @@ export type PartComponent = {
   readonly props: readonly Prop[]
   readonly looks: readonly Looks[]
   readonly markup: MarkupElement
+  /** What each instance is given, in the order of the props. */
+  readonly uses: readonly {
+    readonly layer: string | undefined
+    readonly values: readonly Value[]
+  }[]
 }
 
 export type PartOptions = {
@@ -74,6 +79,7 @@ const GIVEN = new Set([
   'aria-current',
   'type',
 ])
+const ADDRESSES = new Set(['to', 'href'])
 const TAKEN =
   'key ref class className children default new delete in for if else return function const let var switch case this super import export props'.split(
     ' ',
@@ -192,9 +198,11 @@ class Template {
       const all = elements.map((element) => element?.attributes.find((one) => one.name === name))
       const model = all.find((one) => one !== undefined)!
       if (isClass(model)) return this.classes(elements, near, isRoot)
-      const isSame = elements.every(
-        (element, i) => !element || JSON.stringify(all[i]) === JSON.stringify(model),
-      )
+      // Where a thing leads is its user's affair, wherever those that are drawn happen to lead.
+      const isAddress = isRoot && model.kind === 'text' && ADDRESSES.has(name)
+      const isSame =
+        !isAddress &&
+        elements.every((element, i) => !element || JSON.stringify(all[i]) === JSON.stringify(model))
       const isUse = there.some((element) => element.isUse)
       if (isSame) {
         const isFree = model.kind !== 'code' || CONSTANT.test(model.code) || name === 'src' || isUse
@@ -439,6 +447,10 @@ const makeComponent = (
       props: all.map(({ prop }) => prop),
       looks,
       markup: markup as MarkupElement,
+      uses: instances.map(({ layer }, i) => ({
+        layer,
+        values: all.map(({ values }) => values[i]),
+      })),
     },
     uses: instances.map(({ layer, content: _content }, i) => ({
       kind: 'element',

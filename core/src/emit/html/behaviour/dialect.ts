@@ -75,7 +75,7 @@ export const behaviourDialect = (
   },
   entersInView() {
     used.add('enter')
-    return [text('data-enter', '')]
+    return [text('data-enter', 'waiting')]
   },
   form(form, classes) {
     used.add('forms')

@@ -12,7 +12,6 @@ const watcher = new IntersectionObserver((entries) => {
   }
 });
 for (const element of document.querySelectorAll("[data-enter]")) {
-  element.dataset.enter = "waiting";
   watcher.observe(element);
 }
 `

@@ -157,7 +157,7 @@ export class ComponentCode implements Pick<
 
   entersInView: Dialect['entersInView'] = () => {
     this.helpers.add('enterInView')
-    return [text('data-enter', ''), code('ref', 'enterInView')]
+    return [text('data-enter', 'waiting'), code('ref', 'enterInView')]
   }
 
   form: Dialect['form'] = (form) => {

@@ -8,7 +8,6 @@ export function enterInView(element: HTMLElement | SVGElement | null) {
     watcher.disconnect();
     element.dataset["enter"] = "";
   });
-  element.dataset["enter"] = "waiting";
   watcher.observe(element);
   return () => watcher.disconnect();
 }

@@ -50,6 +50,9 @@ const hoverClasses = ({ effects, durationMs }: Hover): string[] => {
   ]
 }
 
+/** It is held from the first paint on; where no script would let it go it is not. */
+const WAITING = '[@media(scripting:enabled)]:data-[enter=waiting]:[animation-play-state:paused]'
+
 /** How a node comes in. The movement itself is in the theme; its values are variables of the element. */
 const entranceClasses = (entrance: Entrance): string[] => {
   const { opacity, x, y, scale, rotationDeg, delayMs, durationMs, easing, at } = entrance
@@ -66,7 +69,7 @@ const entranceClasses = (entrance: Entrance): string[] => {
   return [
     'animate-enter',
     ...variables.flatMap(([name, value, isSaid]) => (isSaid ? [`[--enter-${name}:${value}]`] : [])),
-    ...(at === 'view' ? ['data-[enter=waiting]:[animation-play-state:paused]'] : []),
+    ...(at === 'view' ? [WAITING] : []),
     'motion-reduce:animate-none',
   ]
 }

@@ -3,6 +3,7 @@ import { LayerCard } from './LayerCard'
 import { useStructure } from '../model/structure-store'
 import { MeaningTab } from './MeaningTab'
 import { Outline } from './Outline'
+import { PartsTab } from './PartsTab'
 import { StructureTab, useStructureReport } from './StructureTab'
 import { TokensTab } from './TokensTab'
 import { useWidths } from '../model/widths-store'
@@ -29,6 +30,7 @@ export const OutlineLane = () => {
             Width{breaks > 0 && <span className="ml-1 text-xs text-problem">{breaks}</span>}
           </Tab>
           <Tab className={TAB}>Meaning</Tab>
+          <Tab className={TAB}>Parts</Tab>
           <Tab className={TAB}>Tokens</Tab>
         </TabList>
         <TabPanels className="min-h-0 flex-1">
@@ -44,6 +46,9 @@ export const OutlineLane = () => {
           </TabPanel>
           <TabPanel tabIndex={-1} className="flex h-full min-h-0 flex-col">
             <MeaningTab />
+          </TabPanel>
+          <TabPanel tabIndex={-1} className="flex h-full min-h-0 flex-col">
+            <PartsTab />
           </TabPanel>
           <TabPanel tabIndex={-1} className="flex h-full min-h-0 flex-col">
             <TokensTab />

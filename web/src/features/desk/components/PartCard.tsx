@@ -1,0 +1,160 @@
+import type { EmittedComponent, Prop, UiPart } from '@unimorph/core'
+import { useState } from 'react'
+import { Button } from '../../../shared/ui/Button'
+import { useDesk } from '../model/desk-store'
+
+type Value = EmittedComponent['uses'][number]['values'][number]
+
+const typeOf = ({ kind, options = [] }: Prop): string => {
+  if (kind === 'flag') return 'yes or no'
+  if (kind === 'choice') return options.join(' | ')
+  return kind === 'classes' ? 'where it stands' : kind === 'code' ? 'picture' : 'text'
+}
+
+/** What a prop is where nothing is given. */
+const otherwise = ({ isOptional, standard }: Prop): string => {
+  if (!isOptional) return 'always given'
+  return typeof standard === 'string' && standard !== '' ? `else ${standard}` : 'may lack'
+}
+
+const shown = (value: Value): string =>
+  value === undefined || value === ''
+    ? '–'
+    : value === true
+      ? 'yes'
+      : value === false
+        ? 'no'
+        : value
+
+const Properties = ({ component }: { readonly component: EmittedComponent }) => (
+  <table className="mb-2 w-full text-left">
+    <caption className="pb-0.5 text-left font-mono text-soft">{component.tag}</caption>
+    <tbody>
+      {component.props.map((prop) => (
+        <tr key={prop.name} className="border-t border-rule align-baseline">
+          <th scope="row" className="py-0.5 pr-2 font-mono font-normal">
+            {prop.name}
+          </th>
+          <td className="py-0.5 pr-2">{typeOf(prop)}</td>
+          <td className="py-0.5 text-right whitespace-nowrap text-soft">{otherwise(prop)}</td>
+        </tr>
+      ))}
+      {component.props.length === 0 && (
+        <tr>
+          <td className="text-soft">It is given nothing: all its instances are the same.</td>
+        </tr>
+      )}
+    </tbody>
+  </table>
+)
+
+type Props = {
+  readonly part: UiPart
+  readonly components: readonly EmittedComponent[]
+  readonly nameOf: (layer: string) => string
+  /** The layer that is selected. */
+  readonly selected: string | undefined
+  readonly onShow: (layer: string) => void
+}
+
+/** A part with its name, what its component is given, and its instances side by side. */
+export const PartCard = ({ part, components, nameOf, selected, onShow }: Props) => {
+  const edit = useDesk((s) => s.edit)
+  const files = useDesk((s) => s.converted?.files)
+  const [name, setName] = useState(part.name)
+  const { id, instances, evidence, origin } = part
+  const rename = (): void => {
+    const wanted = name.trim()
+    if (wanted === part.name) return
+    if (wanted === '') setName(part.name)
+    else void edit({ kind: 'set-part', layers: [id], name: wanted })
+  }
+  const givenTo = (layer: string): string => {
+    const component = components.find(({ uses }) => uses.some((use) => use.layer === layer))
+    const use = component?.uses.find((one) => one.layer === layer)
+    return (
+      component?.props
+        .flatMap(({ kind }, i) => (kind === 'classes' ? [] : [shown(use?.values[i])]))
+        .join(' · ') ?? 'written where it stands'
+    )
+  }
+  return (
+    <section
+      aria-label="The chosen part"
+      className="max-h-[65%] shrink-0 overflow-auto border-t border-ink p-3 text-xs"
+    >
+      <input
+        aria-label="Name of the part"
+        value={name}
+        maxLength={80}
+        onChange={(event) => setName(event.target.value)}
+        onBlur={rename}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') rename()
+          if (event.key === 'Escape') setName(part.name)
+        }}
+        className="mb-2 h-7 w-full rounded-sm border border-rule bg-sheet px-2 text-sm font-semibold"
+      />
+      <ul className="mb-2 list-disc pl-4 text-soft">
+        {evidence.map((why) => (
+          <li key={why}>{why}</li>
+        ))}
+        {part.saved >= 1 && (
+          <li>about {Math.round(part.saved)} elements need not be written again</li>
+        )}
+      </ul>
+      {components.map((component) => (
+        <Properties key={component.tag} component={component} />
+      ))}
+      <ul className="mb-2">
+        {instances.map((layer) => (
+          <li
+            key={layer}
+            className={`flex items-baseline gap-2 border-l-2 pl-2 ${layer === selected ? 'border-settled bg-tint' : 'border-transparent'}`}
+          >
+            <button
+              type="button"
+              title={givenTo(layer)}
+              className="min-w-0 flex-1 truncate py-0.5 text-left hover:underline"
+              onClick={() => onShow(layer)}
+            >
+              {nameOf(layer)} <span className="text-soft">{givenTo(layer)}</span>
+            </button>
+            <Button
+              className="h-5! px-1.5! text-xs"
+              title="Writes this one where it stands"
+              onClick={() => void edit({ kind: 'set-part', layers: [layer], as: 'none' })}
+            >
+              Detach
+            </Button>
+          </li>
+        ))}
+      </ul>
+      <div className="mb-2 flex flex-wrap gap-2">
+        <Button
+          className="h-6! text-xs"
+          onClick={() => void edit({ kind: 'set-part', layers: [...instances], as: 'none' })}
+        >
+          {instances.length === 1 ? 'Write it where it stands' : 'Detach all'}
+        </Button>
+        {origin.kind === 'said' && (
+          <Button
+            className="h-6! text-xs"
+            onClick={() => void edit({ kind: 'set-part', layers: [...instances], as: null })}
+          >
+            As found
+          </Button>
+        )}
+      </div>
+      {components.map(({ tag, path }) => {
+        const content = files?.find((file) => file.path === path)?.content
+        return content?.kind !== 'text' ? null : (
+          <details key={tag}>
+            <summary className="cursor-pointer font-mono">{path}</summary>
+            <pre className="mt-1 overflow-x-auto bg-sheet p-2 font-mono">{content.text}</pre>
+          </details>
+        )
+      })}
+    </section>
+  )
+}

@@ -1,0 +1,153 @@
+import type { UiPart } from '@unimorph/core'
+import { useState } from 'react'
+import { Button } from '../../../shared/ui/Button'
+import { useDesk } from '../model/desk-store'
+import { toCodeKeys, toShownKey, useWidths } from '../model/widths-store'
+import { PartCard } from './PartCard'
+import { Section } from './Section'
+
+const NONE: readonly never[] = []
+
+const PartRow = ({
+  part,
+  isChosen,
+  onChoose,
+}: {
+  readonly part: UiPart
+  readonly isChosen: boolean
+  readonly onChoose: () => void
+}) => (
+  <li className={`border-l-2 ${isChosen ? 'border-settled bg-tint' : 'border-transparent'}`}>
+    <button
+      type="button"
+      aria-pressed={isChosen}
+      onClick={onChoose}
+      className="flex w-full items-baseline gap-2 px-3 py-0.5 text-left text-xs hover:bg-tint"
+    >
+      <span className="min-w-0 flex-1 truncate">{part.name}</span>
+      <span className="w-16 shrink-0 text-right text-soft tabular-nums">
+        {part.instances.length} {part.instances.length === 1 ? 'place' : 'places'}
+      </span>
+      <span
+        className={`w-10 shrink-0 text-right tabular-nums ${part.origin.kind === 'said' ? 'text-settled' : 'text-soft'}`}
+      >
+        {part.origin.kind === 'said' ? 'yours' : `${Math.round(part.confidence * 100)} %`}
+      </span>
+    </button>
+  </li>
+)
+
+/** What is written once and used in several places, and what a person says of it. */
+export const PartsTab = () => {
+  const converted = useDesk((s) => s.converted)
+  const selection = useDesk((s) => s.selection)
+  const select = useDesk((s) => s.select)
+  const edit = useDesk((s) => s.edit)
+  const screen = useDesk((s) => s.screen)
+  const report = useWidths((s) => s.report)
+  const layers = useDesk((s) => s.drawn?.layers ?? NONE)
+  const [chosen, setChosen] = useState<string>()
+
+  if (!converted) return <p className="p-3 text-xs text-soft">Looking for what repeats …</p>
+  const { parts, detached } = converted
+  const last = toCodeKeys(report, selection).at(-1)
+  const part =
+    parts.find(({ instances }) => last !== undefined && instances.includes(last)) ??
+    parts.find(({ id }) => id === chosen)
+  const show = (layer: string): void => select([toShownKey(report, screen, layer)])
+  const choose = ({ id, instances }: UiPart): void => {
+    setChosen(id)
+    show(instances[0]!)
+  }
+  const nameOf = (key: string): string => layers.find((one) => one.key === key)?.name ?? key
+  const rows = (list: readonly UiPart[]) => (
+    <ul>
+      {list.map((one) => (
+        <PartRow
+          key={one.id}
+          part={one}
+          isChosen={one.id === part?.id}
+          onChoose={() => choose(one)}
+        />
+      ))}
+    </ul>
+  )
+  const drawn = parts.filter(({ origin }) => origin.kind === 'component')
+  const found = parts.filter(({ origin }) => origin.kind !== 'component')
+  return (
+    <div className="flex min-h-0 flex-1 flex-col">
+      {converted.target === 'html' && parts.length > 0 && (
+        <p className="shrink-0 border-b border-rule px-3 py-1.5 text-xs text-soft">
+          HTML has no components: parts are written out in it. React has them.
+        </p>
+      )}
+      <div className="min-h-0 flex-1 overflow-auto">
+        <Section title="Components of the design" count={drawn.length}>
+          {drawn.length === 0 ? (
+            <p className="px-3 text-xs text-soft">No screen shows a component of the design.</p>
+          ) : (
+            rows(drawn)
+          )}
+        </Section>
+        <Section title="Found, or said by hand" count={found.length}>
+          {found.length === 0 ? (
+            <p className="px-3 text-xs text-soft">
+              Nothing repeats that would be worth a component. Choose a layer to make one of it.
+            </p>
+          ) : (
+            rows(found)
+          )}
+        </Section>
+        {detached.length > 0 && (
+          <Section title="Written where they stand" count={detached.length}>
+            <ul>
+              {detached.map((layer) => (
+                <li key={layer} className="flex items-baseline gap-2 px-3 py-0.5 text-xs">
+                  <button
+                    type="button"
+                    className="min-w-0 flex-1 truncate text-left hover:underline"
+                    onClick={() => show(layer)}
+                  >
+                    {nameOf(layer)}
+                  </button>
+                  <Button
+                    className="h-6! text-xs"
+                    onClick={() => void edit({ kind: 'set-part', layers: [layer], as: null })}
+                  >
+                    As found
+                  </Button>
+                </li>
+              ))}
+            </ul>
+          </Section>
+        )}
+      </div>
+      {part ? (
+        <PartCard
+          key={part.id}
+          part={part}
+          components={converted.components.filter((one) => one.part === part.id)}
+          nameOf={nameOf}
+          selected={last}
+          onShow={show}
+        />
+      ) : (
+        <div className="flex items-baseline gap-2 border-t border-rule p-3 text-xs text-soft">
+          {last === undefined ? (
+            'Choose a part to see its instances and what they are given.'
+          ) : (
+            <>
+              <span className="min-w-0 flex-1 truncate">{nameOf(last)} is no part.</span>
+              <Button
+                className="h-6! text-xs"
+                onClick={() => void edit({ kind: 'set-part', layers: [last], as: 'part' })}
+              >
+                Make it one
+              </Button>
+            </>
+          )}
+        </div>
+      )}
+    </div>
+  )
+}
