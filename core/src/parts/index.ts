@@ -60,8 +60,9 @@ export const withParts = (project: UiProject, design: Design): UiProject => {
     nameOfComponent: (key) => names.get(key) ?? 'Component',
     rulings: design.parts ?? {},
   })
-  const detached = Object.entries(design.parts ?? {}).flatMap(([layer, { as }]) =>
-    as === 'none' ? [layer] : [],
-  )
-  return { ...project, ...known, pages, parts, detached }
+  const said = (wanted: 'none' | 'part'): string[] =>
+    Object.entries(design.parts ?? {}).flatMap(([layer, { as }]) => (as === wanted ? [layer] : []))
+  const made = new Set(parts.flatMap(({ instances }) => instances))
+  const refused = said('part').filter((layer) => !made.has(layer))
+  return { ...project, ...known, pages, parts, detached: said('none'), refused }
 }

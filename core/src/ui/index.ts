@@ -38,6 +38,8 @@ export type UiProject = {
   readonly parts: readonly UiPart[]
   /** Layers that could be instances, and that a person has said are written where they stand. */
   readonly detached: readonly string[]
+  /** Layers a person has said to be parts, and that cannot be: something in them is bound to its page. */
+  readonly refused: readonly string[]
   /** The property of its component that a text shows, by the text's layer; the variant values of instances, by theirs. */
   readonly properties: ReadonlyMap<string, string>
   /** The property that shows and hides a layer of a component, by the layer. */
@@ -188,6 +190,7 @@ export const buildUi = (
     ...(notFound ? { notFound } : {}),
     parts: [],
     detached: [],
+    refused: [],
     properties: new Map(),
     switches: new Map(),
     variants: new Map(),

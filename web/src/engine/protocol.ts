@@ -98,6 +98,7 @@ export type Converted = {
   /** What is written once, and the components of the target it became. */
   readonly parts: readonly UiPart[]
   readonly detached: readonly string[]
+  readonly refused: readonly string[]
   readonly components: readonly EmittedComponent[]
   /** The language its texts are in, said or told by their words. */
   readonly language: string | undefined

@@ -106,11 +106,11 @@ export const PartCard = ({ part, components, nameOf, selected, onShow }: Props) 
       {components.map((component) => (
         <Properties key={component.tag} component={component} />
       ))}
-      <ul className="mb-2">
+      <ul className="mb-2 flex flex-col gap-1">
         {instances.map((layer) => (
           <li
             key={layer}
-            className={`flex items-baseline gap-2 border-l-2 pl-2 ${layer === selected ? 'border-settled bg-tint' : 'border-transparent'}`}
+            className={`flex items-center gap-2 border-l-2 pl-2 ${layer === selected ? 'border-settled bg-tint' : 'border-transparent'}`}
           >
             <button
               type="button"

@@ -49,7 +49,7 @@ export const PartsTab = () => {
   const [chosen, setChosen] = useState<string>()
 
   if (!converted) return <p className="p-3 text-xs text-soft">Looking for what repeats …</p>
-  const { parts, detached } = converted
+  const { parts, detached, refused } = converted
   const last = toCodeKeys(report, selection).at(-1)
   const part =
     parts.find(({ instances }) => last !== undefined && instances.includes(last)) ??
@@ -137,13 +137,26 @@ export const PartsTab = () => {
             'Choose a part to see its instances and what they are given.'
           ) : (
             <>
-              <span className="min-w-0 flex-1 truncate">{nameOf(last)} is no part.</span>
-              <Button
-                className="h-6! text-xs"
-                onClick={() => void edit({ kind: 'set-part', layers: [last], as: 'part' })}
-              >
-                Make it one
-              </Button>
+              <span className="min-w-0 flex-1">
+                {refused.includes(last)
+                  ? `${nameOf(last)} cannot be a part: something in it opens, shows or sends what is on its page.`
+                  : `${nameOf(last)} is no part.`}
+              </span>
+              {refused.includes(last) ? (
+                <Button
+                  className="h-6! text-xs"
+                  onClick={() => void edit({ kind: 'set-part', layers: [last], as: null })}
+                >
+                  As found
+                </Button>
+              ) : (
+                <Button
+                  className="h-6! text-xs"
+                  onClick={() => void edit({ kind: 'set-part', layers: [last], as: 'part' })}
+                >
+                  Make it one
+                </Button>
+              )}
             </>
           )}
         </div>

@@ -154,6 +154,7 @@ describe('previews', () => {
     flow: [],
     parts: [],
     detached: [],
+    refused: [],
     components: [],
     language: 'en',
     notes: [],

@@ -1,0 +1,66 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test, type Page } from '@playwright/test'
+import { Desk } from './desk.js'
+
+const openParts = async (page: Page): Promise<Desk> => {
+  const desk = await Desk.open(page, 'Tidewrack')
+  await desk.choose(/^to /, 'React')
+  await page.getByRole('tab', { name: 'Parts' }).click()
+  await expect(page.getByRole('button', { name: /^Sighting 4 places/ })).toBeVisible()
+  return desk
+}
+
+test('a part shows what it is given, is renamed, and the code follows', async ({ page }) => {
+  const desk = await openParts(page)
+  await page.getByRole('button', { name: /^Sighting 4 places/ }).click()
+  const card = page.getByRole('region', { name: 'The chosen part' })
+  await expect(card.getByRole('row', { name: /^rare yes or no/ })).toBeVisible()
+  await expect(card.getByRole('row', { name: /^species text always given/ })).toBeVisible()
+  const { violations } = await new AxeBuilder({ page }).exclude('iframe').analyze()
+  expect(violations.map((v) => `${v.id}: ${v.nodes[0]?.html}`)).toEqual([])
+
+  const name = card.getByRole('textbox', { name: 'Name of the part' })
+  await name.fill('Find of the day')
+  await name.press('Enter')
+  await expect(page.getByRole('button', { name: /^Find of the day 4 places/ })).toBeVisible()
+  await expect(desk.code).toContainText('FindOfTheDay')
+  await expect(card).toContainText('src/components/FindOfTheDay.tsx')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByRole('button', { name: /^Sighting 4 places/ })).toBeVisible()
+})
+
+test('an instance is detached, taken back, and a layer is made a part', async ({ page }) => {
+  const desk = await openParts(page)
+  await page.getByRole('button', { name: /^Sighting 4 places/ }).click()
+  const card = page.getByRole('region', { name: 'The chosen part' })
+  await card
+    .getByRole('listitem')
+    .filter({ hasText: 'Cuttlebone' })
+    .getByRole('button', { name: 'Detach' })
+    .click()
+  await expect(page.getByRole('button', { name: /^Sighting 3 places/ })).toBeVisible()
+  // Two that are left beside each other are no list.
+  await expect(desk.code).not.toContainText('recentSightings')
+  await page.getByRole('button', { name: 'As found' }).click()
+  await expect(page.getByRole('button', { name: /^Sighting 4 places/ })).toBeVisible()
+
+  await page.getByRole('tab', { name: 'Layers' }).click()
+  await desk.row('Tide card').click()
+  await page.getByRole('tab', { name: 'Parts' }).click()
+  await page.getByRole('button', { name: 'Make it one' }).click()
+  // It holds a button that opens a dialog of the page.
+  await expect(page.getByText(/cannot be a part: something in it opens/)).toBeVisible()
+  await page.getByRole('tab', { name: 'Layers' }).click()
+  await desk.row('Today hero').click()
+  await page.getByRole('tab', { name: 'Parts' }).click()
+  await page.getByRole('button', { name: 'Make it one' }).click()
+  await expect(page.getByRole('button', { name: /1 place yours/ })).toBeVisible()
+  for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled()
+})
+
+test('HTML says that it has no components', async ({ page }) => {
+  const desk = await openParts(page)
+  await desk.choose(/^to /, 'HTML')
+  await expect(page.getByText('HTML has no components')).toBeVisible()
+})
