@@ -244,7 +244,7 @@ const harmonise = (
   for (const alike of texts.values()) {
     const level = mostCommon(alike.map((text) => text.level))
     // What leads nowhere is a link by its looks alone: a look of some of them does not make it one.
-    const isLink = mostCommon(alike.map((text) => text.link !== undefined))
+    const isLink = alike.every((text) => text.link !== undefined)
     for (const text of alike) {
       const isLost = text.link?.kind === 'nowhere' && !isLink
       const change = {

@@ -50,8 +50,10 @@ export const labelOf = (node: UiNode, isRoot: boolean): string => {
     case 'text': {
       const { color: _color, ...letters } = node.textStyle
       const { isButton, submits, align, labelFor } = node
+      // A link that leads nowhere is one by its colour alone.
+      const leads = node.link !== undefined && node.link.kind !== 'nowhere'
       const isLabel = labelFor !== undefined
-      return JSON.stringify([common, letters, isButton, submits, align, isLabel, !!node.link])
+      return JSON.stringify([common, letters, isButton, submits, align, isLabel, leads])
     }
     case 'image':
       return JSON.stringify([common, node.fit, !!node.link, node.alt === ''])

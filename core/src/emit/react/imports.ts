@@ -54,13 +54,23 @@ type Surroundings = {
   readonly router?: readonly string[]
   readonly own?: ReadonlySet<Helper>
   readonly forms?: ReadonlySet<string>
+  /** Components whose types of props are needed. */
+  readonly types?: readonly string[]
 }
 
 /** What the markup of a component, its lists and its code refer to. */
 export const importsOf = (
   markup: MarkupNode,
   lists: readonly DataList[],
-  { plan, folder, helpers, router = [], own = new Set(), forms = new Set() }: Surroundings,
+  {
+    plan,
+    folder,
+    helpers,
+    router = [],
+    own = new Set(),
+    forms = new Set(),
+    types: said = [],
+  }: Surroundings,
 ): readonly Import[] => {
   const tags = new Set<string>()
   const codes = new Set<string>()
@@ -81,12 +91,13 @@ export const importsOf = (
   const components = folder === 'screens' ? '../components' : '.'
   const single = (names: Iterable<string>, from: string): Import[] =>
     [...names].map((name) => ({ names: `{ ${name} }`, from: `${from}/${name}` }))
-  const types = new Set(
-    lists.flatMap(({ uses, fields }) => [
+  const types = new Set([
+    ...said,
+    ...lists.flatMap(({ uses, fields }) => [
       ...(uses === undefined ? [] : [uses]),
       ...fields.flatMap(({ of }) => (of ? [of.tag] : [])),
     ]),
-  )
+  ])
   return [
     ...together([...router, ...[...tags].filter((tag) => ROUTER.has(tag))], 'react-router'),
     ...[...plan.variables].flatMap(([id, name]) =>

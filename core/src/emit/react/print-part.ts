@@ -22,7 +22,8 @@ import { printProperty } from './print-property.js'
 
 const PRINT_WIDTH = 80
 
-const typeOf = ({ kind, options = [] }: Prop): readonly string[] => {
+const typeOf = ({ kind, of, options = [] }: Prop): readonly string[] => {
+  if (of) return [`${of.tag}Props[${quoteString(of.prop)}]`]
   if (kind === 'flag') return ['boolean']
   return kind === 'choice' ? options.map(quoteString) : ['string']
 }
@@ -59,7 +60,8 @@ export const emitPart = (
   plan: ReactPlan,
   helpers: Set<Helper>,
 ): EmittedFile => {
-  const imports = importsOf(markup, [], { plan, folder: 'components', helpers })
+  const types = props.flatMap(({ of }) => (of ? [of.tag] : []))
+  const imports = importsOf(markup, [], { plan, folder: 'components', helpers, types })
   const head =
     imports.length > 0 ? [join(hardline, imports.map(printImport)), hardline, hardline] : []
   const type = `${tag}Props`

@@ -14,6 +14,8 @@ export type Prop = {
   /** Uses that say nothing have this. */
   readonly standard?: string | boolean
   readonly isOptional: boolean
+  /** It is handed on to a component inside, as this. */
+  readonly of?: { readonly tag: string; readonly prop: string }
 }
 
 export type PartComponent = {
@@ -51,7 +53,7 @@ export type PartOptions = {
 }
 
 type Value = string | boolean | undefined
-type Field = { readonly name: string; readonly kind: Prop['kind']; readonly values: Value[] }
+type Field = Pick<Prop, 'name' | 'kind' | 'of'> & { readonly values: Value[] }
 
 /** Code in attributes that means the same wherever it stands. */
 const CONSTANT = /^(true|false|-?\d+(\.\d+)?|countField|scrollToPart)$/
@@ -230,7 +232,8 @@ class Template {
         one?.kind === 'text' ? one.text : one?.kind === 'code' ? one.code : undefined,
       )
       const wanted = isUse ? name : (ATTRIBUTE_NAMES[name] ?? name)
-      return [code(name, this.field(wanted, isCode ? 'code' : 'text', values))]
+      const of = isUse ? { tag: there[0]!.tag, prop: name } : undefined
+      return [code(name, this.field(wanted, isCode ? 'code' : 'text', values, of))]
     })
   }
 
@@ -272,15 +275,18 @@ class Template {
     return [code(classAttribute, `\`${parts.filter(Boolean).join(' ')}\``)]
   }
 
-  field(wanted: string, kind: Field['kind'], values: Value[]): string {
+  field(wanted: string, kind: Field['kind'], values: Value[], of?: Prop['of']): string {
     // The same words in two places are given once.
     const same = this.fields.find(
-      (one) => one.kind === kind && JSON.stringify(one.values) === JSON.stringify(values),
+      (one) =>
+        one.kind === kind &&
+        one.of?.prop === of?.prop &&
+        JSON.stringify(one.values) === JSON.stringify(values),
     )
     if (same) return same.name
     if (this.fields.length >= MOST_PROPS) throw new NotOne()
     const name = this.takeName(wanted)
-    this.fields.push({ name, kind, values })
+    this.fields.push({ name, kind, values, ...(of ? { of } : {}) })
     return name
   }
 
@@ -416,15 +422,18 @@ const makeComponent = (
       values,
     }),
   )
-  const given = fields.map(({ name, kind, values }): { prop: Prop; values: readonly Value[] } => ({
-    prop: {
-      name,
-      kind,
-      isOptional: kind === 'flag' || values.includes(undefined),
-      ...(kind === 'flag' ? { standard: false } : {}),
-    },
-    values,
-  }))
+  const given = fields.map(
+    ({ name, kind, values, of }): { prop: Prop; values: readonly Value[] } => ({
+      prop: {
+        name,
+        kind,
+        ...(of ? { of } : {}),
+        isOptional: kind === 'flag' || values.includes(undefined),
+        ...(kind === 'flag' ? { standard: false } : {}),
+      },
+      values,
+    }),
+  )
   const isPlaced = placing.some((list) => list !== '')
   const all = [
     ...given,
