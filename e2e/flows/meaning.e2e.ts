@@ -89,7 +89,13 @@ test('answers of the running form are kept for trying out, and taken away as a t
   await desk.choose(/^go to/, 'here, for trying out')
   await expect(page.getByRole('button', { name: /^go to here/ })).toBeVisible()
   await page.getByRole('button', { name: 'Use', exact: true }).click()
-  await desk.result.getByLabel('What did you find?').fill('=Sea beans')
+  const find = desk.result.getByLabel('What did you find?')
+  // A result that is still on its way takes the place of what was filled in.
+  await expect(async () => {
+    await find.fill('=Sea beans')
+    await page.waitForTimeout(1500)
+    await expect(find).toHaveValue('=Sea beans', { timeout: 500 })
+  }).toPass()
   await desk.clickInResult(desk.result.getByRole('button', { name: 'Save sighting' }))
   await expect(desk.result.getByRole('status')).toHaveText('Thank you. Your answers were sent.')
   await page.getByRole('button', { name: /^Answers 1/ }).click()
