@@ -1,4 +1,5 @@
 import type { PartRuling } from '../design/part.js'
+import { mostCommon } from '../math/statistics.js'
 import {
   mapChildren,
   type PartOrigin,
@@ -122,7 +123,9 @@ const groupDrawn = (
     seen.add(layer)
     const { weight, isBound } = likeness.get(place.node)!
     if (weight < 2 || isBound) continue
-    groups.set(set, [...(groups.get(set) ?? []), place])
+    const group = groups.get(set)
+    if (group) group.push(place)
+    else groups.set(set, [place])
   }
   return [...groups].map(([component, own]) => ({
     places: own,
@@ -207,12 +210,6 @@ const explain = ({ places, origin }: Candidate): { confidence: number; evidence:
     ),
     evidence,
   }
-}
-
-const mostCommon = <T>(values: readonly T[]): T | undefined => {
-  const counts = new Map<T, number>()
-  for (const value of values) counts.set(value, (counts.get(value) ?? 0) + 1)
-  return [...counts].sort((a, b) => b[1] - a[1])[0]?.[0]
 }
 
 /** Things that are alike are alike in the outline of the page too: what most of them are, all are. */

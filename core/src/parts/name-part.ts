@@ -1,10 +1,8 @@
 import { isIdleName } from '../design/idle-name.js'
+import { singular } from '../text/names.js'
 import type { UiNode } from '../ui/nodes.js'
 
 const MOST_WORDS = 3
-
-const singular = (word: string): string =>
-  word.replace(/ies$/, 'y').replace(/(?<=[a-z]{2})(?<!s)s$/, '')
 
 const wordsOf = (name: string): string[] => name.split(/[^\p{L}\p{N}]+/u).filter(Boolean)
 

@@ -34,7 +34,7 @@ const stepsOf = ({ steps, style }: UiNode, isRoot: boolean): unknown => {
 }
 
 /** What a node is like, its content, its colours and what it is in the outline of the page aside. */
-export const labelOf = (node: UiNode, isRoot: boolean): string => {
+const labelOf = (node: UiNode, isRoot: boolean): string => {
   const { type, item, isMenuItem, isInert, hover, entrance } = node
   const common = {
     type,
@@ -58,7 +58,7 @@ export const labelOf = (node: UiNode, isRoot: boolean): string => {
     case 'image':
       return JSON.stringify([common, node.fit, !!node.link, node.alt === ''])
     case 'control':
-      return JSON.stringify([common, node.control === 'select', node.control, node.padding])
+      return JSON.stringify([common, node.control, node.padding])
     case 'menu-button':
       return JSON.stringify([common])
     case 'box':

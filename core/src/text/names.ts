@@ -52,6 +52,10 @@ export const toCamel = (text: string, fallback: string): string => {
   return /^[a-z]/.test(joined) ? joined : `${fallback}${joined}`
 }
 
+/** `sightings` → `sighting`, `entries` → `entry`; of English words, and of those that happen to be made alike. */
+export const singular = (word: string): string =>
+  word.replace(/ies$/, 'y').replace(/(?<=[a-z]{2})(?<!s)s$/, '')
+
 /** Whether files around a component use a name for something else. */
 export const isTakenName = (name: string): boolean => TAKEN.has(name)
 

@@ -1,6 +1,6 @@
 import { isIdleName } from '../../design/idle-name.js'
-import { isTakenName, toCamel, UniqueNames } from '../../text/names.js'
-import { spread, type Attribute, type MarkupElement, type MarkupNode } from './markup.js'
+import { isTakenName, singular, toCamel, UniqueNames } from '../../text/names.js'
+import { isClass, spread, type Attribute, type MarkupElement, type MarkupNode } from './markup.js'
 
 /** A field of the things in a list: text, or code such as an imported picture; some have none. */
 export type ListField = {
@@ -46,8 +46,6 @@ const VARYING = new Set(['to', 'href', 'src', 'alt', 'aria-label'])
 const camel = (words: string, fallback: string): string =>
   toCamel(words, fallback).slice(0, LONGEST_NAME)
 
-const singular = (word: string): string =>
-  word.replace(/ies$/, 'y').replace(/(?<=[a-z]{2})(?<!s)s$/, '')
 const plural = (word: string): string =>
   word.endsWith('y') ? `${word.slice(0, -1)}ies` : word.endsWith('s') ? `${word}List` : `${word}s`
 
@@ -76,12 +74,10 @@ const isAlike = (a: MarkupNode, b: MarkupNode, options: ListOptions): boolean =>
   return align(more.children, fewer.children, options) !== undefined
 }
 
-const CLASSES = new Set(['class', 'className'])
-
 const isSameAttribute = (a: Attribute, b: Attribute, { likenessOf }: ListOptions): boolean => {
   if (a.name !== b.name || a.kind !== b.kind) return false
   if (VARYING.has(a.name)) return true
-  if (CLASSES.has(a.name) && a.kind === 'text' && b.kind === 'text') {
+  if (isClass(a) && a.kind === 'text' && b.kind === 'text') {
     return likenessOf(a.text) === likenessOf(b.text)
   }
   return JSON.stringify(a) === JSON.stringify(b)
@@ -236,7 +232,7 @@ class Template {
       one?.kind === 'text' ? one.text : one?.kind === 'code' ? one.code : undefined,
     )
     const present = values.filter((value) => value !== undefined)
-    if (CLASSES.has(model.name) && model.kind === 'text') {
+    if (isClass(model) && model.kind === 'text') {
       // Where lines break for some of the things, they may break for all.
       const careful = present.reduce((a, b) => (b.length > a.length ? b : a), model.text)
       return { ...model, text: careful }

@@ -1,3 +1,4 @@
+import { mostCommon } from '../../math/statistics.js'
 import { toCamel, UniqueNames } from '../../text/names.js'
 import { colorWord } from './color-word.js'
 
@@ -27,12 +28,6 @@ type Variants = readonly Readonly<Record<string, string>>[]
 
 /** A component with more looks than this is several. */
 const MOST_LOOKS = 6
-
-const mostCommon = (values: readonly string[]): string => {
-  const counts = new Map<string, number>()
-  for (const value of values) counts.set(value, (counts.get(value) ?? 0) + 1)
-  return [...counts].sort((a, b) => b[1] - a[1])[0]![0]
-}
 
 const tokensOf = (rest: string | undefined): readonly string[] =>
   rest === undefined ? [] : rest.split(' ').filter(Boolean)
@@ -74,7 +69,7 @@ const describe = (
   )
   return {
     look: { prop, name: recordOf(prop), places: places.map(({ place }) => place), classes },
-    choice: { prop, options, standard: mostCommon(values), values },
+    choice: { prop, options, standard: mostCommon(values)!, values },
   }
 }
 

@@ -56,3 +56,8 @@ export const code = (name: string, value: string): Attribute => ({
   code: value,
 })
 export const spread = (code: string): Attribute => ({ name: '', kind: 'spread', code })
+
+const CLASSES: ReadonlySet<string> = new Set(['class', 'className'])
+
+/** Whether an attribute has the classes of its element, in any dialect. */
+export const isClass = ({ name }: Attribute): boolean => CLASSES.has(name)

@@ -1,9 +1,16 @@
 import { isIdleName } from '../../design/idle-name.js'
 import { toCamel, UniqueNames } from '../../text/names.js'
 import type { UiPart } from '../../ui/nodes.js'
-import { code, text, type Attribute, type MarkupElement, type MarkupNode } from './markup.js'
+import {
+  code,
+  isClass,
+  text,
+  type Attribute,
+  type MarkupElement,
+  type MarkupNode,
+} from './markup.js'
 import { describeLooks, type Looks, type Varying } from './looks.js'
-import { classesOf, isClass, overlay, type Overlay } from './unify.js'
+import { classesOf, overlay, type Overlay } from './unify.js'
 
 /** What a component is given. */
 export type Prop = {

@@ -1,4 +1,4 @@
-import type { Attribute, MarkupElement, MarkupNode } from './markup.js'
+import { isClass, type MarkupElement, type MarkupNode } from './markup.js'
 
 /** Things of one kind laid over each other: what each has at this place. */
 export type Overlay = {
@@ -6,9 +6,6 @@ export type Overlay = {
   readonly cells: readonly (MarkupNode | undefined)[]
   readonly children: readonly Overlay[]
 }
-
-const CLASSES = new Set(['class', 'className'])
-export const isClass = ({ name }: Attribute): boolean => CLASSES.has(name)
 
 export const classesOf = (element: MarkupElement): readonly string[] => {
   const own = element.attributes.find(isClass)

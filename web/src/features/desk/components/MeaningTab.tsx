@@ -6,6 +6,7 @@ import { useDesk } from '../model/desk-store'
 import { byDoubt, isDoubtful, ROLE_NAMES, useRoles } from '../model/roles-store'
 import { useFollowDrawing } from '../model/use-follow-drawing'
 import { toCodeKeys, toShownKey, useWidths } from '../model/widths-store'
+import { ChoiceRow } from './ChoiceRow'
 import { RoleCard } from './RoleCard'
 import { LanguageSelect } from './LanguageSelect'
 import { ScreenMap } from './ScreenMap'
@@ -23,22 +24,15 @@ const RoleRow = ({
   readonly isChosen: boolean
   readonly onChoose: () => void
 }) => (
-  <li className={`border-l-2 ${isChosen ? 'border-settled bg-tint' : 'border-transparent'}`}>
-    <button
-      type="button"
-      aria-pressed={isChosen}
-      onClick={onChoose}
-      className="flex w-full items-baseline gap-2 px-3 py-0.5 text-left text-xs hover:bg-tint"
+  <ChoiceRow isChosen={isChosen} onChoose={onChoose}>
+    <span className="min-w-0 flex-1 truncate">{role.name}</span>
+    <span className="w-28 shrink-0 truncate">{nameOfRole(role)}</span>
+    <span
+      className={`w-10 shrink-0 text-right tabular-nums ${role.isRuling ? 'text-settled' : isDoubtful(role) ? 'text-doubt' : 'text-soft'}`}
     >
-      <span className="min-w-0 flex-1 truncate">{role.name}</span>
-      <span className="w-28 shrink-0 truncate">{nameOfRole(role)}</span>
-      <span
-        className={`w-10 shrink-0 text-right tabular-nums ${role.isRuling ? 'text-settled' : isDoubtful(role) ? 'text-doubt' : 'text-soft'}`}
-      >
-        {role.isRuling ? 'yours' : `${Math.round(role.confidence * 100)} %`}
-      </span>
-    </button>
-  </li>
+      {role.isRuling ? 'yours' : `${Math.round(role.confidence * 100)} %`}
+    </span>
+  </ChoiceRow>
 )
 
 /** What the layers of the shown screen are, the doubtful ones first, and what a person says of the chosen one. */

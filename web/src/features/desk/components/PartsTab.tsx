@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { Button } from '../../../shared/ui/Button'
 import { useDesk } from '../model/desk-store'
 import { toCodeKeys, toShownKey, useWidths } from '../model/widths-store'
+import { ChoiceRow } from './ChoiceRow'
 import { PartCard } from './PartCard'
 import { Section } from './Section'
 
@@ -17,24 +18,17 @@ const PartRow = ({
   readonly isChosen: boolean
   readonly onChoose: () => void
 }) => (
-  <li className={`border-l-2 ${isChosen ? 'border-settled bg-tint' : 'border-transparent'}`}>
-    <button
-      type="button"
-      aria-pressed={isChosen}
-      onClick={onChoose}
-      className="flex w-full items-baseline gap-2 px-3 py-0.5 text-left text-xs hover:bg-tint"
+  <ChoiceRow isChosen={isChosen} onChoose={onChoose}>
+    <span className="min-w-0 flex-1 truncate">{part.name}</span>
+    <span className="w-16 shrink-0 text-right text-soft tabular-nums">
+      {part.instances.length} {part.instances.length === 1 ? 'place' : 'places'}
+    </span>
+    <span
+      className={`w-10 shrink-0 text-right tabular-nums ${part.origin.kind === 'said' ? 'text-settled' : 'text-soft'}`}
     >
-      <span className="min-w-0 flex-1 truncate">{part.name}</span>
-      <span className="w-16 shrink-0 text-right text-soft tabular-nums">
-        {part.instances.length} {part.instances.length === 1 ? 'place' : 'places'}
-      </span>
-      <span
-        className={`w-10 shrink-0 text-right tabular-nums ${part.origin.kind === 'said' ? 'text-settled' : 'text-soft'}`}
-      >
-        {part.origin.kind === 'said' ? 'yours' : `${Math.round(part.confidence * 100)} %`}
-      </span>
-    </button>
-  </li>
+      {part.origin.kind === 'said' ? 'yours' : `${Math.round(part.confidence * 100)} %`}
+    </span>
+  </ChoiceRow>
 )
 
 /** What is written once and used in several places, and what a person says of it. */
