@@ -10,6 +10,7 @@ import {
   resolveInstances,
   TARGETS,
   walkScreens,
+  withParts,
   type EmittedFile,
 } from '@unimorph/core'
 import { generateDesign } from './generate.js'
@@ -30,15 +31,20 @@ walkScreens(design, () => layers++)
 
 const before = process.memoryUsage().rss
 const ui = () => buildUi(design, resolveInstances(applyEdits(design, []).design))
-const project = ui()
+const plain = ui()
+const project = withParts(plain, design)
 const html = TARGETS.html.emit(project, { marks: false })
 const react = TARGETS.react.emit(project, { marks: false })
 const page = textOf(html.files[0]!)
-const component = textOf(react.files[0]!)
+const component = react.files
+  .filter(({ path }) => path.endsWith('.tsx'))
+  .map(textOf)
+  .join('\n')
 
 const stages = {
   read: await medianTime(RUNS, () => readDesign(json)),
   ui: await medianTime(RUNS, ui),
+  parts: await medianTime(RUNS, () => withParts(plain, design)),
   html: await medianTime(RUNS, () => TARGETS.html.emit(project, { marks: false })),
   react: await medianTime(RUNS, () => TARGETS.react.emit(project, { marks: false })),
   draw: await medianTime(RUNS, () => drawLayer(design.screens[0]!, { assets: {} })),

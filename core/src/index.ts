@@ -54,6 +54,7 @@ export {
   type WidthReading,
 } from './responsive/index.js'
 export { readRoles, type RoleReading } from './meaning/roles/index.js'
+export { withParts } from './parts/index.js'
 export type { UiPart } from './ui/nodes.js'
 export type { EmittedComponent } from './emit/target.js'
 export type { Prop } from './emit/shared/parts.js'

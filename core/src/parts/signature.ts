@@ -1,51 +1,74 @@
 import type { UiBox, UiNode, UiStyle } from '../ui/nodes.js'
 
-/** What says where a thing stands in its container, and how much room it takes there. */
-const PLACING = ['place', 'width', 'height', 'limits', 'fitsParent', 'bleedPx'] as const
-
 const lengthOf = ({ sizing, px }: UiStyle['width']): unknown => (sizing === 'fixed' ? px : sizing)
 
-/** A style without colours: things of one kind may differ in those. */
-const styleOf = (style: UiStyle, isRoot: boolean): unknown => {
-  const { fills, border, effects, tokens: _tokens, width, height, place, ...rest } = style
-  const own: Record<string, unknown> = {
-    ...rest,
-    fills: fills.map((fill) => fill.kind),
-    border: border && { ...border, color: '' },
-    effects: effects.map((effect) => effect.kind),
-    width: lengthOf(width),
-    height: lengthOf(height),
-    place,
+/** Numbers for strings: the same string has the same number. */
+class Numbers {
+  private readonly known = new Map<string, number>()
+  of(text: string): number {
+    const number = this.known.get(text) ?? this.known.size
+    this.known.set(text, number)
+    return number
   }
-  if (isRoot) for (const field of PLACING) delete own[field]
-  return own
+}
+
+/** How a thing looks, its colours aside. */
+const lookOf = ({
+  fills,
+  border,
+  effects,
+  tokens: _tokens,
+  width: _width,
+  height: _height,
+  place: _place,
+  limits: _limits,
+  fitsParent: _fitsParent,
+  bleedPx: _bleedPx,
+  ...rest
+}: UiStyle): string =>
+  JSON.stringify([
+    rest,
+    fills.map((fill) => fill.kind),
+    border && { ...border, color: '' },
+    effects.map((effect) => effect.kind),
+  ])
+
+/** Where a thing stands in its container, and how much room it takes there. */
+const placingOf = ({ width, height, place, limits, fitsParent, bleedPx }: UiStyle): string =>
+  JSON.stringify([lengthOf(width), lengthOf(height), place, limits, fitsParent, bleedPx])
+
+/** The looks of styles as short words: steps share many styles, and each is written out once. */
+class LooksSeen {
+  private readonly numbers = new Numbers()
+  private readonly words = new Map<UiStyle, readonly [own: string, whole: string]>()
+  of(style: UiStyle, isRoot: boolean): string {
+    let known = this.words.get(style)
+    if (!known) {
+      const own = String(this.numbers.of(lookOf(style)))
+      known = [own, `${own}.${this.numbers.of(placingOf(style))}`]
+      this.words.set(style, known)
+    }
+    return known[isRoot ? 0 : 1]
+  }
 }
 
 /** What is different from a width on; undefined where nothing is that counts here. */
-const stepsOf = ({ steps, style }: UiNode, isRoot: boolean): unknown => {
+const stepsOf = ({ steps, style }: UiNode, isRoot: boolean, looks: LooksSeen): unknown => {
   if (!steps) return undefined
-  const looks = steps.map(({ fromPx, node, order }) => ({
+  const all = steps.map(({ fromPx, node, order }) => ({
     fromPx,
-    look: JSON.stringify([node ? styleOf(node.style, isRoot) : null, isRoot ? 0 : order]),
+    look: `${isRoot ? 0 : (order ?? '')} ${node ? looks.of(node.style, isRoot) : ''}`,
   }))
-  const told = looks.filter(({ look }, i) => i === 0 || look !== looks[i - 1]!.look)
-  const rest = JSON.stringify([styleOf(style, isRoot), 0])
+  const told = all.filter(({ look }, i) => i === 0 || look !== all[i - 1]!.look)
+  const rest = `0 ${looks.of(style, isRoot)}`
   return told.length === 1 && told[0]!.look === rest ? undefined : told
 }
 
-/** What a node is like, its content, its colours and what it is in the outline of the page aside. */
-const labelOf = (node: UiNode, isRoot: boolean): string => {
-  const { type, item, isMenuItem, isInert, hover, entrance } = node
-  const common = {
-    type,
-    item: isRoot ? undefined : item,
-    isMenuItem,
-    isInert,
-    hover,
-    entrance,
-    style: styleOf(node.style, isRoot),
-    steps: stepsOf(node, isRoot),
-  }
+/** What a node is, its looks, its content and what it is in the outline of the page aside. */
+const kindOf = (node: UiNode): string => {
+  const { isMenuItem, isInert, hover, entrance } = node
+  const common = isMenuItem || isInert || hover || entrance
+  const rest = common ? JSON.stringify([isMenuItem, isInert, hover, entrance]) : ''
   switch (node.type) {
     case 'text': {
       const { color: _color, ...letters } = node.textStyle
@@ -53,23 +76,32 @@ const labelOf = (node: UiNode, isRoot: boolean): string => {
       // A link that leads nowhere is one by its colour alone.
       const leads = node.link !== undefined && node.link.kind !== 'nowhere'
       const isLabel = labelFor !== undefined
-      return JSON.stringify([common, letters, isButton, submits, align, isLabel, leads])
+      return `t${rest}${JSON.stringify([letters, isButton, submits, align, isLabel, leads])}`
     }
     case 'image':
-      return JSON.stringify([common, node.fit, !!node.link, node.alt === ''])
+      return `i${rest}${node.fit} ${!!node.link} ${node.alt === ''}`
     case 'control':
-      return JSON.stringify([common, node.control, node.padding])
+      return `c${rest}${node.control}${JSON.stringify(node.padding)}`
     case 'menu-button':
-      return JSON.stringify([common])
+      return `m${rest}`
     case 'box':
-      return JSON.stringify([
-        common,
-        roleOf(node, isRoot),
-        node.isOrdered,
-        node.columns,
-        !!node.link,
-      ])
+      return `b${rest}${!!node.isOrdered} ${node.columns} ${!!node.link}`
   }
+}
+
+type Labels = { readonly inner: string; readonly whole: string | undefined }
+
+/** What a node is like, its content and colours aside: in something, and, a box, by itself. */
+const labelsOf = (node: UiNode, looks: LooksSeen): Labels => {
+  const kind = kindOf(node)
+  const label = (isRoot: boolean): string => {
+    const steps = stepsOf(node, isRoot, looks)
+    const role = node.type === 'box' ? (roleOf(node, isRoot) ?? '') : ''
+    const item = isRoot ? '' : (node.item ?? '')
+    const look = looks.of(node.style, isRoot)
+    return `${kind}|${look}|${role}|${item}${steps ? JSON.stringify(steps) : ''}`
+  }
+  return { inner: label(false), whole: node.type === 'box' ? `root${label(true)}` : undefined }
 }
 
 /** Whether a node has something of its own that cannot be said in two places: state, ids that others refer to. */
@@ -88,16 +120,6 @@ const roleOf = ({ role }: UiBox, isRoot: boolean): string | undefined =>
   isRoot && role === 'article' ? undefined : role
 
 const childrenOf = (node: UiNode): readonly UiNode[] => ('children' in node ? node.children : [])
-
-/** Numbers for strings: the same string has the same number. */
-class Numbers {
-  private readonly known = new Map<string, number>()
-  of(text: string): number {
-    const number = this.known.get(text) ?? this.known.size
-    this.known.set(text, number)
-    return number
-  }
-}
 
 type Shape = { readonly label: number; readonly children: readonly UiNode[] }
 
@@ -165,6 +187,7 @@ class Union {
  */
 export const findLikeness = (roots: readonly UiNode[]): ReadonlyMap<UiNode, Likeness> => {
   const labels = new Numbers()
+  const looks = new LooksSeen()
   const order: UiNode[] = []
   const inner = new Map<UiNode, Shape>()
   const whole = new Map<UiNode, Shape>()
@@ -178,9 +201,9 @@ export const findLikeness = (roots: readonly UiNode[]): ReadonlyMap<UiNode, Like
       isBound: isBound(node) || known.some((one) => one.isBound),
       hasText: node.type === 'text' || known.some((one) => one.hasText),
     })
-    inner.set(node, { label: labels.of(labelOf(node, false)), children })
-    if (node.type === 'box')
-      whole.set(node, { label: labels.of(`root${labelOf(node, true)}`), children })
+    const label = labelsOf(node, looks)
+    inner.set(node, { label: labels.of(label.inner), children })
+    if (label.whole !== undefined) whole.set(node, { label: labels.of(label.whole), children })
     order.push(node)
   }
   roots.forEach(visit)

@@ -525,10 +525,23 @@ const makeComponents = (
     })
 }
 
-const instancesOf = (root: MarkupNode, part: string, found: MarkupElement[]): void => {
-  if (root.kind !== 'element') return
-  if (root.part === part) found.push(root)
-  for (const child of root.children) instancesOf(child, part, found)
+/** The instances of some parts in some markup, in reading order. */
+const instancesIn = (
+  roots: readonly MarkupElement[],
+  wanted: ReadonlySet<string>,
+): ReadonlyMap<string, readonly MarkupElement[]> => {
+  const found = new Map<string, MarkupElement[]>()
+  const look = (node: MarkupNode): void => {
+    if (node.kind !== 'element') return
+    if (node.part !== undefined && wanted.has(node.part)) {
+      const known = found.get(node.part)
+      if (known) known.push(node)
+      else found.set(node.part, [node])
+    }
+    for (const child of node.children) look(child)
+  }
+  roots.forEach(look)
+  return found
 }
 
 const replaceIn = (
@@ -547,19 +560,18 @@ const replaceIn = (
   return isSame ? node : { ...node, children }
 }
 
-const depthOf = (
-  part: string,
-  roots: readonly MarkupElement[],
-  ids: ReadonlySet<string>,
-): number => {
-  const found: MarkupElement[] = []
-  for (const root of roots) instancesOf(root, part, found)
+/** How many parts stand in one another in each part, at most; 1 where it holds none. */
+const measureDepths = (roots: readonly MarkupElement[]): ReadonlyMap<string, number> => {
+  const depths = new Map<string, number>()
   const measure = (node: MarkupNode): number => {
     if (node.kind !== 'element') return 0
-    const inside = Math.max(0, ...node.children.map(measure))
-    return node.part !== undefined && ids.has(node.part) ? inside + 1 : inside
+    const inside = node.children.reduce((most, child) => Math.max(most, measure(child)), 0)
+    if (node.part === undefined) return inside
+    depths.set(node.part, Math.max(depths.get(node.part) ?? 0, inside + 1))
+    return inside + 1
   }
-  return Math.max(0, ...found.map(measure))
+  roots.forEach(measure)
+  return depths
 }
 
 /**
@@ -571,26 +583,22 @@ export const extractParts = (
   parts: readonly UiPart[],
   options: PartOptions,
 ): { readonly roots: readonly MarkupElement[]; readonly components: readonly PartComponent[] } => {
-  const ids = new Set(parts.map(({ id }) => id))
   // What stands in others is written first, so that those use it.
-  const ordered = [...parts]
-    .map((part) => ({ part, depth: depthOf(part.id, roots, ids) }))
-    .sort((a, b) => a.depth - b.depth)
+  const depths = measureDepths(roots)
+  const levels = [...new Set(depths.values())].sort((a, b) => a - b)
   let current = roots
-  let components: readonly PartComponent[] = []
-  for (const { part } of ordered) {
-    const instances: MarkupElement[] = []
-    for (const root of current) instancesOf(root, part.id, instances)
-    if (instances.length === 0) continue
-    const groups = makeComponents(part, instances, options)
-    if (groups.length === 0) continue
-    const uses = new Map(
-      groups.flatMap(({ things, made }) =>
-        things.map((thing, i) => [thing, made.uses[i]!] as const),
-      ),
-    )
-    current = current.map((root) => replaceIn(root, uses))
-    components = [...components, ...groups.map(({ made }) => made.component)]
+  const components: PartComponent[] = []
+  for (const level of levels) {
+    const own = parts.filter(({ id }) => depths.get(id) === level)
+    const instances = instancesIn(current, new Set(own.map(({ id }) => id)))
+    const uses = new Map<MarkupElement, MarkupElement>()
+    for (const part of own) {
+      for (const { things, made } of makeComponents(part, instances.get(part.id)!, options)) {
+        things.forEach((thing, i) => uses.set(thing, made.uses[i]!))
+        components.push(made.component)
+      }
+    }
+    if (uses.size > 0) current = current.map((root) => replaceIn(root, uses))
   }
   return { roots: current, components }
 }
