@@ -25,10 +25,17 @@ const slackOf = ({ nest: { piece }, box }: Item, axis: Axis): number => {
   return (box.height / lines) * LINE_SLACK_SHARE
 }
 
+/** By so much of the smaller, things may overlap and still be apart; less where they stand beside one another anyway. */
+const OVERLAP_SHARE = 0.5
+const BESIDE_SHARE = 0.3
+
 /** By how many px two things may overlap and still stand side by side. */
 const slackBetween = (a: Item, b: Item, axis: Axis): number => {
   const smaller = Math.min(sizeOn(a.box, axis), sizeOn(b.box, axis))
-  return Math.max(EDGE_PX, Math.min(Math.max(slackOf(a, axis), slackOf(b, axis)), smaller / 2))
+  const across = axis === 'x' ? 'y' : 'x'
+  const share = overlapOn(a.box, b.box, across) > 0 ? OVERLAP_SHARE : BESIDE_SHARE
+  const slack = Math.max(slackOf(a, axis), slackOf(b, axis))
+  return Math.max(EDGE_PX, Math.min(slack, smaller * share))
 }
 
 /** Whether two things overlap by more than their small inaccuracies explain. */

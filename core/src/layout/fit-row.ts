@@ -24,6 +24,8 @@ const FREE_GAP_PX = 40
 const FREE_GAP_TIMES = 2.5
 /** Content that reaches from edge to edge leaves about the same room on both sides. */
 const EVEN_EDGES_PX = 24
+/** Content as wide as its box, with a gap so many times wider than the padding, is not packed: it has free room. */
+const OPEN_GAP_TIMES = 2
 /** What two things keep between them when all other room is free. */
 const LEAST_GAP_PX = 24
 /** A side column keeps its width while the other takes what there is. */
@@ -82,7 +84,7 @@ type Along = {
 }
 
 /** The padding of a row whose children all have their own size, and where they stand in the room left. */
-const findAlong = (lead: number, trail: number, shell: Shell): Along => {
+const findAlong = (lead: number, trail: number, shell: Shell, holdsGroups: boolean): Along => {
   const least = borderOf(shell.layer)
   const room = {
     lead: Math.max(least.left, roundPx(lead)),
@@ -92,7 +94,9 @@ const findAlong = (lead: number, trail: number, shell: Shell): Along => {
   if (Math.abs(lead - trail) <= 2 * SAME_MIDDLE_PX) {
     const even = roundPx((room.lead + room.trail) / 2)
     if (even <= WIDEST_PADDING_PX) {
-      return { lead: even, trail: even, distribute: 'centre', isFitted: true }
+      // A sign with its label stands in the middle of a wider box; a card begins at its start.
+      const distribute = holdsGroups ? 'start' : 'centre'
+      return { lead: even, trail: even, distribute, isFitted: true }
     }
     return { lead: least.left, trail: least.right, distribute: 'centre', isFitted: false }
   }
@@ -196,14 +200,19 @@ export const fitRow = (drafts: readonly Draft[], shell: Shell): Draft => {
   const lead = boxes[0]!.x - box.x
   const trail = endOn(box, 'x') - endOn(boxes.at(-1)!, 'x')
   const widths = findWidths(drafts, gaps)
-  const own = findAlong(lead, trail, shell)
+  const own = findAlong(
+    lead,
+    trail,
+    shell,
+    drafts.some(({ node }) => node.children.length > 1),
+  )
   const isOpen = widths.kind !== 'own'
   const isEdged =
     Math.abs(lead - trail) <= EVEN_EDGES_PX || Math.max(lead, trail) <= WIDEST_PADDING_PX
   // One thing that may grow is drawn narrower than it could be: it is held at that width.
   const isHeld = widths.kind === 'stretch' && widths.which.size === 1
-  const mayOpen =
-    (!isOpen || isHeld) && isEdged && (fills || (isPadded && (isHeld || !own.isFitted)))
+  const isPacked = own.isFitted && Math.max(0, ...gaps) < OPEN_GAP_TIMES * Math.max(lead, trail)
+  const mayOpen = (!isOpen || isHeld) && isEdged && (fills || (isPadded && (isHeld || !isPacked)))
   const free = mayOpen ? findFreeGap(gaps) : undefined
   // What takes the room that is left reaches the padding on both sides.
   const along: Along =

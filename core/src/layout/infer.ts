@@ -29,6 +29,7 @@ import { findGraphics } from './find-graphics.js'
 import { joinLines, joinLooseVectors } from './join-pieces.js'
 import { mergeShapes, nestPieces, type Nest } from './nest.js'
 import { borderFromLines, tokensOfLines } from './edge-lines.js'
+import { findKin, isMissing, withoutMissing } from './kin.js'
 import { INFERRED, type LayoutNode } from './node.js'
 import { overlayNode } from './overlay.js'
 import { separateOverlaps } from './overlaps.js'
@@ -55,7 +56,8 @@ type OpenShell = Omit<Shell, 'layer'> & {
 
 const SAME_BOX_PX = 1.01
 
-const ordersOf = (nest: Nest): number[] => [nest.piece.order, ...nest.content.flatMap(ordersOf)]
+const ordersOf = (nest: Nest): number[] =>
+  isMissing(nest) ? [] : [nest.piece.order, ...nest.content.flatMap(ordersOf)]
 
 const nestsOf = (block: Block): readonly Nest[] => {
   if (block.kind === 'item') return [block.item.nest, ...block.item.overlays]
@@ -84,7 +86,7 @@ export class Inference {
     const { pieces, bundles } = collectPieces(layer, this.graphics, assets, units)
     const inside = new Inference(this.options, this.graphics)
     inside.addBundles(bundles)
-    const nests = nestPieces(joinLooseVectors(joinLines(findRuledTables(pieces))))
+    const nests = findKin(nestPieces(joinLooseVectors(joinLines(findRuledTables(pieces)))))
     const own = { ...box, x: 0, y: 0 }
     // A frame that only holds things is as large as they are; room between them is a gap.
     const fills = isRoot || isPainted(layer) || units?.get(layer.key)?.fills === true
@@ -139,13 +141,26 @@ export class Inference {
     return draftShape(layer, box, { isGraphic: this.graphics.has(layer) })
   }
 
-  private nest({ piece, content }: Nest, fills: boolean, table?: TableColumns): Draft {
+  /** What a box holds, laid out like others of its kind that hold more, where that leaves it as it was drawn. */
+  private likeKin(shell: Shell, { content, kin }: Nest, table?: TableColumns): Draft {
+    if (kin && kin.missing.length > 0) {
+      const kept = new Map(this.bundles)
+      const draft = this.fill(shell, [...content, ...kin.missing], table)
+      const node = withoutMissing(draft.node)
+      if (node) return { ...draft, node }
+      for (const [key, layer] of kept) this.bundles.set(key, layer)
+    }
+    return this.fill(shell, content, table)
+  }
+
+  private nest(nest: Nest, fills: boolean, table?: TableColumns): Draft {
+    const { piece, content } = nest
     const { layer, box, absorbed, kind } = piece
     if (kind === 'block') return this.container(layer, box)
     if (content.length > 0) {
       const isGraphic = kind === 'graphic'
       const shell = { layer, absorbed, box, isPadded: true, fills }
-      const draft = this.fill(shell, content, table)
+      const draft = this.likeKin(shell, nest, table)
       return isGraphic ? { ...draft, node: { ...draft.node, isGraphic } } : draft
     }
     if (layer.type === 'text') return draftText(layer, box, this.options.measure)

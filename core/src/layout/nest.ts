@@ -4,11 +4,16 @@ import type { Layer, RectangleLayer } from '../design/layer.js'
 import { isOpaquePaint } from '../design/paint.js'
 import { areaOf, overlapOn } from './axis.js'
 import { borderFromLines, findEdgeLines, tokensOfLines, withEdges } from './edge-lines.js'
+import type { Kin } from './kin.js'
 import { INFERRED } from './node.js'
 import type { Piece } from './pieces.js'
 
 /** A piece with what lies on it. */
-export type Nest = { readonly piece: Piece; readonly content: readonly Nest[] }
+export type Nest = {
+  readonly piece: Piece
+  readonly content: readonly Nest[]
+  readonly kin?: Kin
+}
 
 /** How far content may stick out of its background, in px and in shares of its own size. */
 const STICKS_OUT_PX = 2

@@ -27,6 +27,33 @@ const isRagged = (rows: readonly (readonly Box[])[]): boolean => {
   })
 }
 
+/** Boxes with less room between them are rows of one thing. */
+const APART_PX = 4
+const EDGE_PX = 2
+
+/**
+ * Whether rows are boxes apart from one another, each of which takes up its free room at one place before what it
+ * holds at its end: cards that look alike, which need no columns in common to stand as they do.
+ */
+const areCards = (parts: readonly Block[], rows: readonly (readonly Box[])[]): boolean => {
+  const boxes = parts.map(({ box }) => box)
+  const isApart = boxes.every((box, i) => i === 0 || box.y - endOn(boxes[i - 1]!, 'y') >= APART_PX)
+  if (!isApart || parts.some(({ kind }) => kind !== 'item')) return false
+  const gaps = (rows[0] ?? [])
+    .slice(1)
+    .map((_, x) => rows.map((row) => row[x + 1]!.x - endOn(row[x]!, 'x')))
+  const free = gaps.flatMap((own, x) => (spread(own) > 1 ? [x + 1] : []))
+  if (free.length !== 1) return false
+  return rows.every((row, i) => {
+    const after = row.slice(free[0])
+    const [left, right] = [row[0]!.x - boxes[i]!.x, endOn(boxes[i]!, 'x') - endOn(row.at(-1)!, 'x')]
+    const isLikeFirst = after.every(
+      ({ width }, x) => Math.abs(width - rows[0]!.slice(free[0])[x]!.width) <= 1,
+    )
+    return isLikeFirst && Math.abs(left - right) <= EDGE_PX
+  })
+}
+
 /** Rows of a column whose cells stand under each other, by the rows' indexes. */
 export const findTables = (
   parts: readonly Block[],
@@ -42,7 +69,9 @@ export const findTables = (
     )
   const close = (): void => {
     const table = tableOf(run)
-    if (table && isRagged(run.map(({ boxes }) => boxes))) {
+    const rows = run.map(({ boxes }) => boxes)
+    const own = run.map(({ index }) => parts[index]!)
+    if (table && isRagged(rows) && !areCards(own, rows)) {
       run.forEach(({ index }) => found.set(index, table))
     }
     run = []

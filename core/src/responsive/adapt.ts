@@ -3,6 +3,7 @@ import { resolveSides, type Sides } from '../design/geometry.js'
 import { withOpacity } from '../design/color.js'
 import type { Comfort } from './comfort.js'
 import { applyDifferences } from './differences.js'
+import type { Peers } from './peers.js'
 import type { WidthReading, WidthReadingKind } from './reading.js'
 import { pageContext, RULE_ORDER, RULES, type Rule, type RuleContext } from './rules/index.js'
 import {
@@ -32,6 +33,8 @@ type Options = {
   readonly drawnPx: number
   /** Which nodes a person has said something about, as far as that is known. */
   readonly words: Map<LayoutNode, boolean>
+  /** Which rows of the page are alike. */
+  readonly peers: Peers
 }
 
 /** Buttons, chips and small cards keep their padding, in px. */
@@ -126,7 +129,9 @@ class Adaptation {
     // What has the room it was drawn in needs nothing.
     if (!said && width >= node.box.width - SAME_PX) return node
     const isTable = RULES.scroll.suits(node, inner, context)
-    const isTight = isTable || this.need(node) > inner + 0.5
+    // What is alike gives way alike: what the neediest does, all do.
+    const model = said || isTable ? node : this.neediest(node)
+    const isTight = isTable || this.need(model) > inner + 0.5
     if (!isTight) return node
     const apply = (rule: Rule, isRuling: boolean): LayoutNode | undefined => {
       const given = rule.apply(node, inner, context)
@@ -141,11 +146,21 @@ class Adaptation {
     }
     if (node.arrangement.kind === 'column' && !isTable) return node
     for (const rule of RULE_ORDER) {
-      if (!rule.suits(node, inner, context)) continue
+      if (!rule.suits(model, inner, context)) continue
       const given = apply(rule, false)
       if (given) return this.after(rule, given, inner, context)
     }
     return node
+  }
+
+  /** Of the rows that are like this one, that which needs the most room. */
+  private neediest(node: LayoutNode): LayoutNode {
+    let [model, most] = [node, this.need(node)]
+    for (const peer of this.options.peers.of(node)) {
+      const need = this.need(this.shrunk(peer))
+      if (need > most) [model, most] = [peer, need]
+    }
+    return model
   }
 
   /** A head whose navigation is folded away may still be too wide. */
@@ -169,12 +184,11 @@ class Adaptation {
   }
 
   private shrink(node: LayoutNode): LayoutNode {
+    const small = this.shrunk(node)
     const { arrangement } = node
-    if (arrangement.kind === 'free' || node.box.width < LEAST_SHRUNK_PX) return node
-    const padding = shrinkPadding(arrangement.padding, this.sizes)
-    const before = arrangement.kind === 'grid' ? arrangement.rowGap : arrangement.gap
-    const gap = shrinkGap(before, this.sizes)
-    if (padding === arrangement.padding && gap === before) return node
+    if (small === node || arrangement.kind === 'free' || small.arrangement.kind === 'free')
+      return node
+    const { padding } = small.arrangement
     if (padding !== arrangement.padding) {
       const say = (sides: number | Sides): string => {
         const { top, right, bottom, left } = resolveSides(sides)
@@ -183,6 +197,17 @@ class Adaptation {
       const value = `${say(arrangement.padding)} becomes ${say(padding)}`
       this.note(node, 'padding', value, 'a narrow window has no room to spare', 0.85)
     }
+    return small
+  }
+
+  /** A container with as much padding and gap as there is in a window of this class. */
+  private shrunk(node: LayoutNode): LayoutNode {
+    const { arrangement } = node
+    if (arrangement.kind === 'free' || node.box.width < LEAST_SHRUNK_PX) return node
+    const padding = shrinkPadding(arrangement.padding, this.sizes)
+    const before = arrangement.kind === 'grid' ? arrangement.rowGap : arrangement.gap
+    const gap = shrinkGap(before, this.sizes)
+    if (padding === arrangement.padding && gap === before) return node
     const next =
       arrangement.kind === 'grid'
         ? { ...arrangement, padding, rowGap: gap }

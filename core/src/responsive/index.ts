@@ -5,6 +5,7 @@ import { adaptTree } from './adapt.js'
 import { createComfort } from './comfort.js'
 import { matchArtboards, type Match, type MatchRulings } from './match/index.js'
 import { adoptMenu } from './menu.js'
+import { findPeers } from './peers.js'
 import { prepareTree, type SaidWidths } from './prepare.js'
 import { regroupLike } from './regroup.js'
 import { createSolver, type Solver } from './solver.js'
@@ -66,8 +67,9 @@ const takeOver = (
   const candidates = breakpoints.filter((px) => px > narrower && px <= own)
   const comfort = createComfort(solver)
   const words = new Map<LayoutNode, boolean>()
+  const peers = findPeers(prepared)
   const holds = (fromPx: number): boolean =>
-    adaptTree(prepared, { solver, comfort, fromPx, drawnPx: own, words }).readings.every(
+    adaptTree(prepared, { solver, comfort, fromPx, drawnPx: own, words, peers }).readings.every(
       ({ kind }) => kind === 'padding',
     )
   return candidates.find(holds) ?? candidates.at(-1) ?? own

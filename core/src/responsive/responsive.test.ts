@@ -53,6 +53,35 @@ const card = (i: number, x: number, y: number, width = 280): Json[] => [
   words(`body-${i}`, 'Walked twice this week', x + 16, y + 60),
 ]
 
+/** A card in which a name stands before a badge at the end. */
+const entry = (i: number, name: string, y: number): Json[] => [
+  layer('rectangle', `entry-${i}`, { ...at(32, y, 420, 72), ...white, radius: 8 }),
+  words(`name-${i}`, name, 48, y + 18, 24),
+  layer('rectangle', `badge-${i}`, {
+    ...at(356, y + 24, 80, 24),
+    fills: [{ kind: 'solid', color: '#f3d9cc' }],
+    radius: 12,
+  }),
+]
+
+test('entries of one kind give way alike, as the longest of them needs it', () => {
+  const names = ['Kelp', 'Beachcombersnight', 'Gannet']
+  const ground = { fills: [{ kind: 'solid', color: '#e8f0ec' }] }
+  const made = compose([
+    page(
+      names.flatMap((name, i) => entry(i, name, 40 + i * 88)),
+      1280,
+      400,
+      ground,
+    ),
+  ])
+  const narrow = atWidth(made, 320)
+  const arrangements = names.map((_, i) => find(narrow, `entry-${i}`).arrangement)
+  expect(arrangements[1]).not.toEqual(find(atWidth(made, 1280), 'entry-1').arrangement)
+  expect(arrangements[0]).toEqual(arrangements[1])
+  expect(arrangements[2]).toEqual(arrangements[1])
+})
+
 describe('one artboard at every width', () => {
   const cards = compose([
     page(

@@ -1,5 +1,6 @@
 import { walkNodes, type LayoutNode } from '../layout/index.js'
 import { adaptTree, type AdaptedReading } from './adapt.js'
+import { findPeers } from './peers.js'
 import { createComfort } from './comfort.js'
 import { applyDifferences } from './differences.js'
 import type { SaidWidths } from './prepare.js'
@@ -84,11 +85,12 @@ export const spreadTree = (
   const own = prepared.box.width
   const comfort = createComfort(solver)
   const words = new Map<LayoutNode, boolean>()
+  const peers = findPeers(prepared)
   const changes = [...breakpoints, ...saidWidths(said)]
   const narrower = inOrder([fromPx, ...changes].filter((px) => px >= fromPx && px < own))
   const adapted = narrower.map((px) => ({
     fromPx: px,
-    ...adaptTree(prepared, { solver, comfort, fromPx: px, drawnPx: own, words }),
+    ...adaptTree(prepared, { solver, comfort, fromPx: px, drawnPx: own, words, peers }),
   }))
   // Beyond its own width an artboard is as drawn, but for what a person has said.
   const wider = inOrder([own, ...changes.filter((px) => px > own)])
