@@ -213,6 +213,12 @@ describe('mistakes get one message, the right exit code and no stack', () => {
       'write one such as de or pt-BR',
     ],
     [
+      'a grain that is none',
+      ['convert', 'a.svg', '--grain', 'sand', '--out', 'x'],
+      2,
+      'allowed: page, sections, fine',
+    ],
+    [
       'an unknown target',
       ['convert', 'a.svg', '--target', 'cobol', '--out', 'x'],
       2,

@@ -4,6 +4,8 @@ import {
   compileStyles,
   convert,
   createMeasure,
+  GRAINS,
+  isGrain,
   isTargetId,
   LANGUAGE_TAG,
   readFiles,
@@ -24,6 +26,7 @@ export type ConvertOptions = {
   readonly select?: readonly string[]
   readonly drawnStates?: boolean
   readonly language?: string
+  readonly grain?: string
   readonly fonts?: string
   readonly edits?: string
   readonly force?: boolean
@@ -68,6 +71,7 @@ export const convertCommand = async (
   checkChoice('target', options.target, Object.keys(TARGETS))
   checkChoice('styling', options.styling, STYLINGS)
   checkLanguage(options.language)
+  if (options.grain !== undefined) checkChoice('grain', options.grain, GRAINS)
   const { target } = options
   if (!isTargetId(target)) return 2
   const edits = options.edits === undefined ? [] : readEdits(options.edits)
@@ -84,6 +88,7 @@ export const convertCommand = async (
           fonts,
           derivesStates: options.drawnStates !== true,
           language: options.language,
+          grain: isGrain(options.grain) ? options.grain : undefined,
         })
       : undefined
   const notes = [...intake.notes, ...(result?.notes ?? [])]

@@ -11,6 +11,7 @@ import type { Emitted } from './emit/target.js'
 import { notes } from './notes/catalogue.js'
 import { failed, type Outcome } from './notes/note.js'
 import { withParts } from './parts/index.js'
+import type { Grain } from './parts/sections.js'
 import { buildUi, type UiOptions, type UiProject } from './ui/index.js'
 
 export type Settings = {
@@ -23,6 +24,8 @@ export type Settings = {
   readonly derivesStates?: boolean
   /** The language of the texts, as a BCP 47 tag; told by their words when absent. */
   readonly language?: string | undefined
+  /** How finely long pages are cut into files; into their sections when absent. */
+  readonly grain?: Grain | undefined
   /** See `EmitOptions.marks`. */
   readonly marks?: boolean
 }
@@ -67,7 +70,7 @@ export const prepare = (
   edits: readonly Edit[],
   select: readonly string[] = [],
   fonts: readonly Font[] = [],
-  options: UiOptions = {},
+  options: UiOptions & { readonly grain?: Grain | undefined } = {},
 ): Outcome<UiProject> => {
   const edited = applyEdits(design, edits)
   const roots = selectRoots(resolveInstances(edited.design), select)
@@ -76,7 +79,7 @@ export const prepare = (
   const project = buildUi(edited.design, roots.value, fonts, options)
   return {
     ok: true,
-    value: withParts(project, edited.design),
+    value: withParts(project, edited.design, options.grain),
     notes: [...edited.notes, ...project.notes],
   }
 }
@@ -88,9 +91,9 @@ export const prepare = (
 export const convert = (
   design: Design,
   edits: readonly Edit[],
-  { target, select, fonts, derivesStates = true, language, marks = false }: Settings,
+  { target, select, fonts, derivesStates = true, language, grain, marks = false }: Settings,
 ): Outcome<Emitted> => {
-  const project = prepare(design, edits, select, fonts, { derivesStates, language })
+  const project = prepare(design, edits, select, fonts, { derivesStates, language, grain })
   if (!project.ok) return project
   return { ...project, value: TARGETS[target].emit(project.value, { marks }) }
 }

@@ -9,6 +9,7 @@ import {
 import { formSchema } from '../design/form.js'
 import { interactionSchema } from '../design/interaction.js'
 import { colorSchema } from '../design/paint.js'
+import { propRulingSchema } from '../design/part.js'
 import { roleSchema, rulingSchema } from '../design/role.js'
 import { tokenSchema } from '../design/token.js'
 import { differenceSchema, waySchema } from '../design/widths.js'
@@ -94,6 +95,7 @@ const singleSchema = z.discriminatedUnion('kind', [
     layers: several,
     as: z.enum(['part', 'none']).nullable().optional(),
     name: z.string().min(1).max(80).nullable().optional(),
+    props: z.record(z.string(), propRulingSchema.nullable()).optional(),
   }),
   /** What layers are; null leaves it to the program. Level of a heading, input type of a text field. */
   z.strictObject({

@@ -1,6 +1,6 @@
 import type { UiProject } from '../ui/index.js'
 import type { EmittedFile } from './shared/emitted-file.js'
-import type { Prop } from './shared/parts.js'
+import type { Prop } from './shared/prop.js'
 
 export type EmitOptions = {
   /** Writes `data-layer` on every element, for a preview joined to the design; never for delivery. */

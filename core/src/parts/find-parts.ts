@@ -9,6 +9,7 @@ import {
   type UiPart,
   type UiText,
 } from '../ui/nodes.js'
+import { headingIn } from './heading.js'
 import { namePart } from './name-part.js'
 import { findLikeness, type Likeness } from './signature.js'
 
@@ -42,18 +43,6 @@ const USE_COST = 0.8
 const COMPONENT_COST = 2
 /** What holds hardly more than other parts is no part itself. */
 const LEAST_OWN_WEIGHT = 3
-
-const headingIn = (node: UiNode): string | undefined => {
-  if (node.type === 'text') {
-    return node.level === undefined
-      ? undefined
-      : node.runs.map((run) => (run.kind === 'text' ? run.text : ' ')).join('')
-  }
-  // A heading with something beside it, as a row.
-  return node.type === 'box' && node.children.length <= 3
-    ? node.children.map(headingIn).find((words) => words !== undefined)
-    : undefined
-}
 
 /** Every box of the pages once: what several pages have in common is written once anyway. */
 const findPlaces = (pages: readonly UiPage[]): readonly Place[] => {
@@ -308,6 +297,7 @@ export const findParts = (pages: readonly UiPage[], options: PartOptions): Parte
       return {
         id,
         name,
+        ...(rulings[id]?.props ? { props: rulings[id].props } : {}),
         origin: candidate.origin,
         instances: nodes.map(({ layer }) => layer),
         ...explain(candidate),

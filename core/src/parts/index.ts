@@ -3,8 +3,9 @@ import type { InstanceLayer, Layer } from '../design/layer.js'
 import { createInstanceResolver } from '../design/resolve-instances.js'
 import { walkLayers } from '../design/walk.js'
 import { findStateProperty } from '../meaning/states.js'
-import type { UiProject } from '../ui/index.js'
+import type { Switch, UiProject } from '../ui/index.js'
 import { findParts } from './find-parts.js'
+import { markSections, type Grain } from './sections.js'
 
 type Instances = Pick<UiProject, 'properties' | 'switches' | 'variants'> & {
   /** The component set each instance shows, by the instance's key. */
@@ -16,7 +17,7 @@ const readInstances = (design: Design): Instances => {
   const components = new Map<string, string>()
   const variants = new Map<string, Readonly<Record<string, string>>>()
   const properties = new Map<string, string>()
-  const switches = new Map<string, string>()
+  const switches = new Map<string, Switch>()
   if (design.components.length === 0) return { components, variants, properties, switches }
   const sets = new Map(design.components.map((set) => [set.key, set]))
   const bound = new Map<string, readonly Layer[]>()
@@ -35,7 +36,11 @@ const readInstances = (design: Design): Instances => {
     components.set(key, component)
     for (const { key: layer, bind } of bound.get(component)!) {
       if (bind?.text !== undefined) properties.set(`${key}/${layer}`, bind.text)
-      if (bind?.visible !== undefined) switches.set(`${key}/${layer}`, bind.visible)
+      const name = bind?.visible
+      if (name === undefined) continue
+      const property = set.properties.find((one) => one.name === name)
+      const standard = property?.kind === 'switch' && property.default
+      switches.set(`${key}/${layer}`, { name, standard })
     }
     // States are told by what happens, not by who uses a component.
     const state = findStateProperty(set)?.name
@@ -50,8 +55,15 @@ const readInstances = (design: Design): Instances => {
   return { components, variants, properties, switches }
 }
 
-/** A project with what is written once and used in several places. */
-export const withParts = (project: UiProject, design: Design): UiProject => {
+/**
+ * A project with what is written once and used in several places, and with long pages cut into sections. `grain`: how
+ * finely those are cut.
+ */
+export const withParts = (
+  project: UiProject,
+  design: Design,
+  grain: Grain = 'sections',
+): UiProject => {
   const names = new Map(design.components.map(({ key, name }) => [key, name]))
   const { components, ...known } = readInstances(design)
   const { pages, parts } = findParts(project.pages, {
@@ -64,5 +76,13 @@ export const withParts = (project: UiProject, design: Design): UiProject => {
     Object.entries(design.parts ?? {}).flatMap(([layer, { as }]) => (as === wanted ? [layer] : []))
   const made = new Set(parts.flatMap(({ instances }) => instances))
   const refused = said('part').filter((layer) => !made.has(layer))
-  return { ...project, ...known, pages, parts, detached: said('none'), refused }
+  const rulings = design.parts ?? {}
+  return {
+    ...project,
+    ...known,
+    pages: markSections(pages, grain, rulings),
+    parts,
+    detached: said('none'),
+    refused,
+  }
 }

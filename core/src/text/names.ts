@@ -3,6 +3,7 @@ const words = (text: string): string[] =>
   text
     .normalize('NFKD')
     .replace(/\p{M}/gu, '')
+    .replace(/(?<=\p{L})['’](?=\p{L})/gu, '')
     .replace(/([a-z\d])([A-Z])/g, '$1 $2')
     .split(/[^A-Za-z0-9]+/)
     .filter(Boolean)

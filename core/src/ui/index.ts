@@ -25,6 +25,9 @@ import { placeTabs } from './tabs.js'
 import { buildTheme, type UiTheme } from './theme.js'
 
 /** Everything an emitter reads: pages, the files they show, and the theme their styles refer to. */
+/** A property that shows and hides a layer, and whether it is shown where nothing is said. */
+export type Switch = { readonly name: string; readonly standard: boolean }
+
 export type UiProject = {
   readonly name: string
   /** The language its texts are in, as a BCP 47 tag. */
@@ -43,7 +46,7 @@ export type UiProject = {
   /** The property of its component that a text shows, by the text's layer; the variant values of instances, by theirs. */
   readonly properties: ReadonlyMap<string, string>
   /** The property that shows and hides a layer of a component, by the layer. */
-  readonly switches: ReadonlyMap<string, string>
+  readonly switches: ReadonlyMap<string, Switch>
   readonly variants: ReadonlyMap<string, Readonly<Record<string, string>>>
   readonly assets: readonly UiAsset[]
   /** Font files the pages need and that are at hand. */

@@ -3,6 +3,7 @@ import type { AutoLayout, Sizing } from '../design/layout.js'
 import type { CrossAlign } from '../layout/node.js'
 import type { Blend, Effect, Paint } from '../design/paint.js'
 import type { FormRuling } from '../design/form.js'
+import type { PartRuling } from '../design/part.js'
 import type { Entrance, Hover, PanelKind, PanelSide } from '../design/interaction.js'
 import type { InputType } from '../design/role.js'
 import type { TextStyle } from '../design/text.js'
@@ -283,6 +284,8 @@ export type UiBox = UiCommon & {
   readonly role?: UiBoxRole
   /** Several pages have it in common: what it is in all of them. */
   readonly shared?: 'banner' | 'navigation' | 'contentinfo'
+  /** It is a section of a long page, written in a file of its own: what it is called, in words. */
+  readonly section?: string
   /** Of a list: its order matters. */
   readonly isOrdered?: boolean
   /** Of a table whose cells all stand in one grid: how many make a row. */
@@ -432,6 +435,8 @@ export type UiPart = {
   readonly id: string
   /** In words: `Sighting card`. */
   readonly name: string
+  /** What a person has said of what its component is given. */
+  readonly props?: PartRuling['props']
   readonly origin: PartOrigin
   /** Keys of the layers its instances stand for, in reading order. */
   readonly instances: readonly string[]

@@ -76,7 +76,7 @@ describe('projects', () => {
     await http.post(`/api/projects/${id}/edits`).send({ edit }).expect(201)
     await http
       .put(`/api/projects/${id}/settings`)
-      .send({ target: 'react', styling: 'tailwind', language: 'pt-BR' })
+      .send({ target: 'react', styling: 'tailwind', language: 'pt-BR', grain: 'fine' })
       .expect(200)
     const { body: copy } = await http.post(`/api/projects/${id}/duplicate`).expect(201)
     const copyId = (copy as { id: string }).id
@@ -87,7 +87,7 @@ describe('projects', () => {
     expect(opened).toMatchObject({
       name: 'Shore copy',
       edits: [{ edit }, { edit: { kind: 'remove' } }],
-      settings: { target: 'react', language: 'pt-BR' },
+      settings: { target: 'react', language: 'pt-BR', grain: 'fine' },
     })
     expect(
       ((await http.get(`/api/projects/${id}`)).body as { edits: unknown[] }).edits,

@@ -80,10 +80,11 @@ const compile = ({ styles }: Emitted): Promise<string> =>
 
 const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
   const started = performance.now()
-  const { edits, target, select, derivesStates, language } = request
+  const { edits, target, select, derivesStates, language, grain } = request
   const project = prepare(need(current), edits, select, fonts, {
     derivesStates,
     language,
+    grain,
   })
   if (!project.ok) {
     return {

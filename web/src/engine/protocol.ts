@@ -10,6 +10,7 @@ import type {
   Font,
   FontNeed,
   FormRuling,
+  Grain,
   Hover,
   InputFile,
   LayerType,
@@ -114,6 +115,7 @@ export type ConvertRequest = {
   readonly select: readonly string[]
   readonly derivesStates: boolean
   readonly language: string | undefined
+  readonly grain: Grain | undefined
 }
 
 /** What was read of some files, before it is accepted. The design itself stays in the worker. */

@@ -1,4 +1,4 @@
-import type { MarkupNode } from '../shared/markup.js'
+import type { Attribute, MarkupNode } from '../shared/markup.js'
 import {
   concat,
   fill,
@@ -53,12 +53,20 @@ const closingSuffix = (node: HtmlNode): string => {
 
 const closingStart = (node: HtmlNode): string => `</${node.tag}`
 
+/** HTML has no code: whatever stands in an attribute is words. */
+const wordsOf = (attribute: Attribute): string =>
+  attribute.kind === 'text'
+    ? attribute.text
+    : attribute.kind === 'classes'
+      ? attribute.base
+      : attribute.code
+
 const printAttributes = (node: HtmlNode): Doc => {
   if (node.attributes.length === 0) return isVoid(node) ? ' ' : ''
   const parts = node.attributes.map((a): Doc =>
     a.kind === 'text' && a.text === '' && a.name !== 'alt'
       ? a.name
-      : `${a.name}=${quoteAttribute(a.kind === 'text' ? a.text : a.code)}`,
+      : `${a.name}=${quoteAttribute(wordsOf(a))}`,
   )
   const first = node.children[0]
   const endIsBorrowed =

@@ -17,7 +17,7 @@ import type { Helper } from './behaviour/files.js'
 import { formNameOf } from './behaviour/form-file.js'
 import type { ReactPlan } from './plan.js'
 import { printList } from './print-list.js'
-import { importsOf, printImport, together, type Import } from './imports.js'
+import { importsOf, printImport, together, type Folder, type Import } from './imports.js'
 import { printReturnedJsx } from './print-jsx.js'
 
 const PRINT_WIDTH = 80
@@ -26,6 +26,12 @@ const PRINT_WIDTH = 80
 export type Unit =
   | { readonly kind: 'screen'; readonly name: string; readonly root: UiNode; readonly page: UiPage }
   | { readonly kind: 'part'; readonly name: string; readonly root: UiNode }
+  | {
+      readonly kind: 'section'
+      readonly name: string
+      readonly root: UiNode
+      readonly page: UiPage
+    }
   | {
       readonly kind: 'panel'
       readonly name: string
@@ -61,7 +67,7 @@ const findFirstTabs = (root: UiNode): ReadonlyMap<string, string> => {
 
 /** Where a link leads, in the elements of the router where there is one. */
 const linkBuilder = (unit: Unit, { plan }: EmitOptions): Dialect['link'] => {
-  const here = unit.kind === 'screen' ? unit.page.key : undefined
+  const here = 'page' in unit ? unit.page.key : undefined
   const anchor = (href: string, ...rest: Attribute[]): LinkMarkup => ({
     tag: 'a',
     attributes: [text('href', href), ...rest],
@@ -71,7 +77,7 @@ const linkBuilder = (unit: Unit, { plan }: EmitOptions): Dialect['link'] => {
     if (!plan.isRouted) return anchor('/', CURRENT_PAGE)
     const to = text('to', plan.routes.get(page)!)
     // Which page is shown, only what stands on one page knows.
-    const tag = unit.kind === 'screen' ? 'Link' : 'NavLink'
+    const tag = here === undefined ? 'NavLink' : 'Link'
     const isStart = plan.routes.get(page) === '/'
     if (tag === 'NavLink') {
       return { tag, attributes: isStart ? [to, code('end', 'true')] : [to] }
@@ -180,6 +186,7 @@ const listOptions = (
   const types = new UniqueNames('', [
     ...plan.screens.map(({ name }) => name),
     ...[...plan.parts.values()].map(({ name }) => name),
+    ...[...plan.sections.values()].map(({ name }) => name),
     ...[...plan.panels.values()].map(({ name }) => name),
     ...[...plan.icons.values()].map(({ name }) => name),
     'Props',
@@ -237,9 +244,11 @@ export const buildUnit = (unit: Unit, options: EmitOptions): BuiltUnit => {
       return { kind: 'element', tag: icon.name, content: 'blocks', attributes, children: [] }
     },
   }
-  const shared = ({ shared: part, layer }: UiBox): MarkupElement | undefined => {
-    const known = part && plan.parts.get(part)
-    if (!known || unit.kind !== 'screen') return undefined
+  const elsewhere = (box: UiBox): MarkupElement | undefined => {
+    const { shared: part, section, layer } = box
+    if (box === unit.root || !('page' in unit)) return undefined
+    const known = section === undefined ? part && plan.parts.get(part) : plan.sections.get(layer)
+    if (!known) return undefined
     // The layer the part was made of is found where the part is written.
     const mark = known.node.layer === layer ? {} : { layer }
     return {
@@ -252,8 +261,11 @@ export const buildUnit = (unit: Unit, options: EmitOptions): BuiltUnit => {
     }
   }
   const tabs = findTabPanels([unit.root])
-  return { unit, own, markup: buildMarkup(unit.root, { dialect, styling, marks, shared, tabs }) }
+  return { unit, own, markup: buildMarkup(unit.root, { dialect, styling, marks, elsewhere, tabs }) }
 }
+
+const folderOf = ({ kind }: Unit): Folder =>
+  kind === 'screen' ? 'screens' : kind === 'section' ? 'sections' : 'components'
 
 /** Writes one component: its imports, its code and its markup. */
 export const writeUnit = (
@@ -261,7 +273,7 @@ export const writeUnit = (
   options: EmitOptions,
 ): EmittedFile => {
   const { project, plan, styling, marks, helpers } = options
-  const folder = unit.kind === 'screen' ? 'screens' : 'components'
+  const folder = folderOf(unit)
   // With marks every element must be found by its layer, so that things stay one by one.
   const { markup: body, lists } = marks
     ? { markup: built, lists: [] }

@@ -45,9 +45,12 @@ const scan = (node: MarkupNode, tags: Set<string>, codes: Set<string>): void => 
   }
 }
 
+/** The folders components are in, by what they are. */
+export type Folder = 'screens' | 'sections' | 'components'
+
 type Surroundings = {
   readonly plan: ReactPlan
-  readonly folder: 'screens' | 'components'
+  readonly folder: Folder
   /** Hears of the helpers that files are needed for. */
   readonly helpers: Set<Helper>
   /** What the code beside the markup needs. */
@@ -88,7 +91,11 @@ export const importsOf = (
   const icons = new Set([...plan.icons.values()].map(({ name }) => name))
   const isComponent = (tag: string): boolean =>
     /^[A-Z]/.test(tag) && !icons.has(tag) && !ROUTER.has(tag) && tag !== 'FormMessages'
-  const components = folder === 'screens' ? '../components' : '.'
+  const sections = new Set([...plan.sections.values()].map(({ name }) => name))
+  const folderOf = (tag: string): string => {
+    const own: Folder = sections.has(tag) ? 'sections' : 'components'
+    return own === folder ? '.' : `../${own}`
+  }
   const single = (names: Iterable<string>, from: string): Import[] =>
     [...names].map((name) => ({ names: `{ ${name} }`, from: `${from}/${name}` }))
   const types = new Set([
@@ -106,7 +113,7 @@ export const importsOf = (
     ...single(behaviour, '../behaviour'),
     ...[...tags].filter(isComponent).map((tag) => ({
       names: types.has(tag) ? `{ ${tag}, type ${tag}Props }` : `{ ${tag} }`,
-      from: `${components}/${tag}`,
+      from: `${folderOf(tag)}/${tag}`,
     })),
     ...single(forms, '../forms'),
     ...single(

@@ -10,7 +10,8 @@ import type { Target } from '../target.js'
 import { buildHelpers, type Helper } from './behaviour/files.js'
 import { buildFormFile } from './behaviour/form-file.js'
 import { layerNames } from '../shared/layer-names.js'
-import { extractParts, type PartOptions } from '../shared/parts.js'
+import type { PartOptions } from '../shared/part-options.js'
+import { extractParts } from '../shared/parts.js'
 import { buildUnit, writeUnit, type Unit } from './emit-component.js'
 import { emitPart, partPath } from './print-part.js'
 import { buildIconFile } from './icon-file.js'
@@ -20,9 +21,15 @@ import { buildProjectFiles } from './project-files.js'
 const PRINT_WIDTH = 80
 
 /** Everything that becomes a component of its own: screens, what they have in common, what is shown over them. */
-const listUnits = ({ screens, parts, panels }: ReactPlan): readonly Unit[] => [
+const listUnits = ({ screens, parts, sections, panels }: ReactPlan): readonly Unit[] => [
   ...screens.map(({ name, page }): Unit => ({ kind: 'screen', name, root: page.root, page })),
   ...[...parts.values()].map(({ name, node }): Unit => ({ kind: 'part', name, root: node })),
+  ...[...sections.values()].map(({ name, node, page }): Unit => ({
+    kind: 'section',
+    name,
+    root: node,
+    page,
+  })),
   ...[...panels.values()].map(({ name, panel }): Unit => ({
     kind: 'panel',
     name,

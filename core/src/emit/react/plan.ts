@@ -33,6 +33,7 @@ const LONGEST_PANEL_NAME = 36
 
 export type ScreenPlan = { readonly page: UiPage; readonly name: string; readonly route: string }
 export type PartPlan = { readonly node: UiBox; readonly name: string }
+export type SectionPlan = { readonly node: UiBox; readonly page: UiPage; readonly name: string }
 export type PanelPlan = { readonly panel: UiPanel; readonly name: string }
 
 /** What the files of a project are called and where its screens are, decided before anything is written. */
@@ -41,6 +42,8 @@ export type ReactPlan = {
   readonly screens: readonly ScreenPlan[]
   /** Parts that several screens have in common, by what they are. */
   readonly parts: ReadonlyMap<NonNullable<UiBox['shared']>, PartPlan>
+  /** Sections of long pages, by the key of their layer. */
+  readonly sections: ReadonlyMap<string, SectionPlan>
   /** What is shown over screens, by its id. */
   readonly panels: ReadonlyMap<string, PanelPlan>
   /** Makes a name for the component of a part, that no other has. */
@@ -64,6 +67,19 @@ const planParts = (pages: readonly UiPage[]): ReactPlan['parts'] => {
   }
   for (const page of pages) look(page.root)
   return parts
+}
+
+const planSections = (pages: readonly UiPage[], names: UniqueNames): ReactPlan['sections'] => {
+  const sections = new Map<string, SectionPlan>()
+  const look = (node: UiNode, page: UiPage): void => {
+    if (node.type === 'box' && node.section !== undefined) {
+      const name = names.take(toPascal(node.section, 'Section'))
+      sections.set(node.layer, { node, page, name })
+    }
+    if ('children' in node) for (const child of node.children) look(child, page)
+  }
+  for (const page of pages) look(page.root, page)
+  return sections
 }
 
 const planPanels = (pages: readonly UiPage[], names: UniqueNames): ReactPlan['panels'] => {
@@ -93,10 +109,12 @@ export const planReact = (project: UiProject): ReactPlan => {
     route: i === 0 ? '/' : `/${slugs.take(toKebab(page.name, 'screen'))}`,
   }))
   const panels = planPanels(pages, components)
+  const sections = planSections(pages, components)
   const lost = notFound ? [{ page: notFound, name: components.take('NotFound'), route: '*' }] : []
   return {
     screens: [...screens, ...lost],
     parts: planParts(pages),
+    sections,
     panels,
     nameComponent: ({ name }, suffix) => components.take(`${toPascal(name, 'Part')}${suffix}`),
     isRouted: pages.length > 1,

@@ -32,6 +32,13 @@ const printAttribute = (attribute: Attribute): Doc => {
   switch (attribute.kind) {
     case 'code':
       return attribute.code === 'true' ? attribute.name : `${attribute.name}={${attribute.code}}`
+    case 'classes': {
+      const looks = attribute.looks.map(
+        ({ record, prop, place }) => `\${${record}[${prop}]${place ? `.${place}` : ''}}`,
+      )
+      const given = attribute.isPlaced ? ['${className}'] : []
+      return `${attribute.name}={\`${[attribute.base, ...looks, ...given].filter(Boolean).join(' ')}\`}`
+    }
     case 'spread':
       return `{...${attribute.code}}`
     case 'text':

@@ -10,7 +10,7 @@ import {
 } from '../shared/document.js'
 import { textFile, type EmittedFile } from '../shared/emitted-file.js'
 import type { Looks } from '../shared/looks.js'
-import type { PartComponent, Prop } from '../shared/parts.js'
+import type { PartComponent, Prop } from '../shared/prop.js'
 import { printDocument } from '../shared/print-document.js'
 import type { Helper } from './behaviour/files.js'
 import { quoteString } from './escape.js'
@@ -37,8 +37,10 @@ const printMember = (prop: Prop): Doc => {
   return group(concat([head, indent(concat([line, ifBreak('| ', ''), options])), ';']))
 }
 
-const defaultOf = ({ kind, standard }: Prop): string =>
-  standard === undefined || kind === 'flag' ? '' : ` = ${quoteString(String(standard))}`
+const defaultOf = ({ kind, standard }: Prop): string => {
+  if (standard === undefined || standard === false) return ''
+  return kind === 'flag' ? ' = true' : ` = ${quoteString(String(standard))}`
+}
 
 /** What each choice adds, as an object: by the place where there are several. */
 const printLooks = ({ name, places, classes }: Looks): Doc =>

@@ -60,8 +60,8 @@ export type MarkupOptions = {
   readonly tabs?: ReadonlySet<string>
   /** It stands in a list of tabs. */
   readonly isInTabs?: boolean
-  /** What stands for a part that several pages have in common; undefined where it is written out. */
-  readonly shared?: (part: UiBox) => MarkupElement | undefined
+  /** What stands for a box that is a component of its own; undefined where it is written out. */
+  readonly elsewhere?: (box: UiBox) => MarkupElement | undefined
   /** Only what may stand in a line of text may be written here, as inside a button. */
   readonly isPhrase?: boolean
 }
@@ -452,6 +452,6 @@ export const buildMarkup = (node: UiNode, options: MarkupOptions): MarkupElement
     case 'control':
       return buildControl(node, options)
     case 'box':
-      return (node.shared && options.shared?.(node)) ?? buildBox(node, options)
+      return options.elsewhere?.(node) ?? buildBox(node, options)
   }
 }

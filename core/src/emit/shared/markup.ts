@@ -1,7 +1,23 @@
+/** The classes a choice adds at one place: `place` where its record has several. */
+export type LookReference = {
+  readonly record: string
+  readonly prop: string
+  readonly place?: string
+}
+
 /** A value written in quotes, or code in braces for dialects that have code. */
 export type Attribute =
   | { readonly name: string; readonly kind: 'text'; readonly text: string }
   | { readonly name: string; readonly kind: 'code'; readonly code: string }
+  /** Classes of a component, some of which depend on what it is given. */
+  | {
+      readonly name: string
+      readonly kind: 'classes'
+      readonly base: string
+      readonly looks: readonly LookReference[]
+      /** Those that its user gives come last. */
+      readonly isPlaced: boolean
+    }
   /** All properties of an object, for dialects that have code. */
   | { readonly name: ''; readonly kind: 'spread'; readonly code: string }
 

@@ -10,7 +10,7 @@ import {
   Matches,
   MaxLength,
 } from 'class-validator'
-import { LANGUAGE_TAG, TARGETS } from '@unimorph/core'
+import { GRAINS, LANGUAGE_TAG, TARGETS, type Grain } from '@unimorph/core'
 
 const NAME_LIMIT = 200
 
@@ -69,4 +69,10 @@ export class SettingsDto {
   @IsOptional()
   @Matches(LANGUAGE_TAG)
   language?: string
+
+  /** How finely long pages are cut into files; into their sections when absent. */
+  @ApiProperty({ required: false, enum: GRAINS })
+  @IsOptional()
+  @IsIn(GRAINS)
+  grain?: Grain
 }

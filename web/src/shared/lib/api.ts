@@ -1,4 +1,4 @@
-import type { Design, Edit, Font, FontFormat, Note, TargetId } from '@unimorph/core'
+import type { Design, Edit, Font, FontFormat, Grain, Note, TargetId } from '@unimorph/core'
 
 export type Project = {
   readonly id: string
@@ -15,6 +15,8 @@ export type Settings = {
   readonly derivesStates?: boolean
   /** The language of the texts, as a BCP 47 tag; told by their words when absent. */
   readonly language?: string | undefined
+  /** How finely long pages are cut into files; into their sections when absent. */
+  readonly grain?: Grain | undefined
 }
 export type Answer = {
   readonly id: number

@@ -1,21 +1,10 @@
-import type { EmittedComponent, Prop, UiPart } from '@unimorph/core'
+import type { EmittedComponent, UiPart } from '@unimorph/core'
 import { useState } from 'react'
 import { Button } from '../../../shared/ui/Button'
 import { useDesk } from '../model/desk-store'
+import { PropRow } from './PropRow'
 
 type Value = EmittedComponent['uses'][number]['values'][number]
-
-const typeOf = ({ kind, options = [] }: Prop): string => {
-  if (kind === 'flag') return 'yes or no'
-  if (kind === 'choice') return options.join(' | ')
-  return kind === 'classes' ? 'where it stands' : kind === 'code' ? 'picture' : 'text'
-}
-
-/** What a prop is where nothing is given. */
-const otherwise = ({ isOptional, standard }: Prop): string => {
-  if (!isOptional) return 'always given'
-  return typeof standard === 'string' && standard !== '' ? `else ${standard}` : 'may lack'
-}
 
 const shown = (value: Value): string =>
   value === undefined || value === ''
@@ -26,27 +15,33 @@ const shown = (value: Value): string =>
         ? 'no'
         : value
 
-const Properties = ({ component }: { readonly component: EmittedComponent }) => (
-  <table className="mb-2 w-full text-left">
-    <caption className="pb-0.5 text-left font-mono text-soft">{component.tag}</caption>
-    <tbody>
-      {component.props.map((prop) => (
-        <tr key={prop.name} className="border-t border-rule align-baseline">
-          <th scope="row" className="py-0.5 pr-2 font-mono font-normal">
-            {prop.name}
-          </th>
-          <td className="py-0.5 pr-2">{typeOf(prop)}</td>
-          <td className="py-0.5 text-right whitespace-nowrap text-soft">{otherwise(prop)}</td>
-        </tr>
-      ))}
-      {component.props.length === 0 && (
-        <tr>
-          <td className="text-soft">It is given nothing: all its instances are the same.</td>
-        </tr>
-      )}
-    </tbody>
-  </table>
-)
+type PropertiesProps = { readonly part: UiPart; readonly component: EmittedComponent }
+
+const Properties = ({ part, component }: PropertiesProps) => {
+  const isLacking = (at: number): boolean =>
+    component.props[at]!.kind !== 'flag' &&
+    component.uses.some(({ values }) => values[at] === undefined)
+  return (
+    <table className="mb-2 w-full text-left">
+      <caption className="pb-0.5 text-left font-mono text-soft">{component.tag}</caption>
+      <tbody>
+        {component.props.map((prop, i) => (
+          <PropRow
+            key={`${prop.id} ${prop.name} ${prop.standard}`}
+            part={part}
+            prop={prop}
+            isLacking={isLacking(i)}
+          />
+        ))}
+        {component.props.length === 0 && (
+          <tr>
+            <td className="text-soft">It is given nothing: all its instances are the same.</td>
+          </tr>
+        )}
+      </tbody>
+    </table>
+  )
+}
 
 type Props = {
   readonly part: UiPart
@@ -104,7 +99,7 @@ export const PartCard = ({ part, components, nameOf, selected, onShow }: Props) 
         )}
       </ul>
       {components.map((component) => (
-        <Properties key={component.tag} component={component} />
+        <Properties key={component.tag} part={part} component={component} />
       ))}
       <ul className="mb-2 flex flex-col gap-1">
         {instances.map((layer) => (

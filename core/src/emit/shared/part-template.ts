@@ -1,0 +1,267 @@
+import { isIdleName } from '../../design/idle-name.js'
+import { toCamel, UniqueNames } from '../../text/names.js'
+import type { PartOptions } from './part-options.js'
+import {
+  code,
+  isClass,
+  text,
+  type Attribute,
+  type MarkupElement,
+  type MarkupNode,
+} from './markup.js'
+import type { Varying } from './looks.js'
+import type { Prop, PropValue } from './prop.js'
+import { ATTRIBUTE_NAMES, FLAG_NAMES, nameOfWords, PropNames } from './prop-names.js'
+import { classesOf, type Overlay } from './unify.js'
+
+/** Code in attributes that means the same wherever it stands. */
+const CONSTANT = /^(true|false|-?\d+(\.\d+)?|countField|scrollToPart)$/
+/** Attributes of which a component may be given a different text for each use. */
+const GIVEN = new Set([
+  ...Object.keys(ATTRIBUTE_NAMES),
+  'id',
+  'name',
+  'value',
+  'aria-controls',
+  'aria-current',
+  'type',
+])
+const ADDRESSES = new Set(['to', 'href'])
+const MOST_PROPS = 12
+
+type Field = Pick<Prop, 'id' | 'name' | 'kind' | 'of'> & {
+  readonly values: PropValue[]
+  /** Of a flag: how it is where nothing is said. */
+  readonly standard?: boolean
+}
+
+/** Why things cannot be one component: what differs cannot be given. */
+export class NotOne extends Error {}
+
+/** Makes a template of things laid over each other, and collects what each of them gives. Lives for one component. */
+export class Template {
+  readonly fields: Field[] = []
+  readonly placing: string[]
+  /** Classes that only some have, by the element. */
+  readonly varying: Varying[] = []
+  private readonly places = new UniqueNames('')
+
+  constructor(
+    count: number,
+    private readonly partWords: ReadonlySet<string>,
+    private readonly names: PropNames,
+    private readonly options: PartOptions,
+  ) {
+    this.placing = Array.from({ length: count }, () => '')
+  }
+
+  /** `isGiven`: the words in it are a property of the design's component, whether they differ or not. */
+  build(own: Overlay, near = '', isRoot = false, isGiven = false): MarkupNode {
+    const model = own.cells.find((cell) => cell !== undefined)!
+    if (model.kind === 'text') {
+      const values = own.cells.map((cell) => (cell?.kind === 'text' ? cell.text : undefined))
+      const isSame =
+        !isGiven && values.every((value) => value === undefined || value === model.text)
+      return isSame ? model : { kind: 'expression', code: this.field(near, 'text', values) }
+    }
+    if (model.kind !== 'element') {
+      const isSame = own.cells.every(
+        (cell) => !cell || JSON.stringify(cell) === JSON.stringify(model),
+      )
+      if (!isSame) throw new NotOne()
+      return model
+    }
+    const elements = own.cells.map((cell) => (cell?.kind === 'element' ? cell : undefined))
+    if (elements.some((one) => one && one.tag !== model.tag)) throw new NotOne()
+    const property = model.layer === undefined ? undefined : this.options.propertyOf(model.layer)
+    const named = property ?? this.nameOf(model.layer)
+    const words = own.cells.map((cell) => (cell?.kind === 'element' ? firstWords(cell) : undefined))
+    const name = named ?? nameOfWords(words, model.tag)
+    const attributes = this.attributes(elements, name, isRoot)
+    const isInline = model.content === 'text'
+    if (areAlternatives(own)) throw new NotOne()
+    const children = own.children.map((child): MarkupNode => {
+      const isEverywhere = child.cells.every((cell, i) => cell !== undefined || !elements[i])
+      const isGivenHere = isGiven || (property !== undefined && own.children.length === 1)
+      if (isEverywhere) return this.build(child, name, false, isGivenHere)
+      // Words between other words have no place of their own.
+      if (isInline) throw new NotOne()
+      return this.optional(child, name)
+    })
+    const { part: _part, ...rest } = model
+    return { ...rest, attributes, children }
+  }
+
+  /** What only some have is there when its words are given, or when a flag says so. */
+  private optional(own: Overlay, near: string): MarkupNode {
+    const before = this.fields.length
+    const model = own.cells.find((cell) => cell !== undefined)!
+    const switched =
+      model.kind === 'element' && model.layer !== undefined
+        ? this.options.switchOf(model.layer)
+        : undefined
+    // What is there for its words alone is there when they are given.
+    const content = this.build(own, near, false, switched === undefined && countTexts(model) === 1)
+    if (content.kind !== 'element') throw new NotOne()
+    const isThere = own.cells.map((cell) => (cell ? true : undefined))
+    const inside = this.fields.slice(before)
+    const telling = inside.find(({ values }) =>
+      values.every((value, i) => (value === undefined) === (isThere[i] === undefined)),
+    )
+    const condition =
+      (switched === undefined ? telling?.name : undefined) ??
+      this.field(
+        switched?.name ?? `has ${this.nameOf(content.layer) ?? 'more'}`,
+        'flag',
+        isThere,
+        switched && { standard: switched.standard },
+      )
+    return { kind: 'when', condition, content }
+  }
+
+  private attributes(
+    elements: readonly (MarkupElement | undefined)[],
+    near: string,
+    isRoot: boolean,
+  ): readonly Attribute[] {
+    const there = elements.filter((element) => element !== undefined)
+    const names = [...new Set(there.flatMap((element) => element.attributes.map((a) => a.name)))]
+    return names.flatMap((name): Attribute[] => {
+      const all = elements.map((element) => element?.attributes.find((one) => one.name === name))
+      const model = all.find((one) => one !== undefined)!
+      if (isClass(model)) return this.classes(elements, near, isRoot)
+      // Where a thing leads is its user's affair, wherever those that are drawn happen to lead.
+      const isAddress = isRoot && model.kind === 'text' && ADDRESSES.has(name)
+      const isSame =
+        !isAddress &&
+        elements.every((element, i) => !element || JSON.stringify(all[i]) === JSON.stringify(model))
+      const isUse = there.some((element) => element.isUse)
+      if (isSame) {
+        const isFree = model.kind !== 'code' || CONSTANT.test(model.code) || name === 'src' || isUse
+        if (!isFree) throw new NotOne()
+        return [model]
+      }
+      if (model.kind === 'spread') throw new NotOne()
+      if (all.every((one) => one === undefined || isTrue(one))) {
+        return [
+          code(
+            name,
+            this.field(
+              FLAG_NAMES[name] ?? name,
+              'flag',
+              all.map((one) => one && true),
+            ),
+          ),
+        ]
+      }
+      const kinds = new Set(all.flatMap((one) => (one ? [one.kind] : [])))
+      if (kinds.size > 1 || (!GIVEN.has(name) && !isUse)) throw new NotOne()
+      const isCode = model.kind === 'code'
+      if (isCode && name !== 'src' && !isUse) throw new NotOne()
+      const values = all.map((one) =>
+        one?.kind === 'text' ? one.text : one?.kind === 'code' ? one.code : undefined,
+      )
+      const wanted = isUse ? name : (ATTRIBUTE_NAMES[name] ?? name)
+      const of = isUse ? { of: { tag: there[0]!.tag, prop: name } } : undefined
+      return [code(name, this.field(wanted, isCode ? 'code' : 'text', values, of))]
+    })
+  }
+
+  /** Classes all have, and those of some: where the whole stands is given, what else differs is a look. */
+  private classes(
+    elements: readonly (MarkupElement | undefined)[],
+    near: string,
+    isRoot: boolean,
+  ): Attribute[] {
+    const { isPlacing, likenessOf, classAttribute } = this.options
+    const lists = elements.map((element) => element && classesOf(element))
+    const there = lists.filter((list) => list !== undefined)
+    const inAll = (name: string): boolean => there.every((list) => list.includes(name))
+    // Where lines break for some, they may break for all.
+    const careful = there.reduce((a, b) => (b.length > a.length ? b : a))
+    const isAlike = there.every(
+      (list) => likenessOf(list.join(' ')) === likenessOf(careful.join(' ')),
+    )
+    if (isAlike && !isRoot) return [text(classAttribute, careful.join(' '))]
+    const common = careful.filter(inAll)
+    const placed = lists.map((list) =>
+      isRoot && list ? list.filter((name) => !inAll(name) && isPlacing(name)).join(' ') : '',
+    )
+    const isPlaced = placed.some((list) => list !== '')
+    if (isPlaced) placed.forEach((list, i) => (this.placing[i] = list))
+    const rests = lists.map((list) =>
+      list?.filter((name) => !inAll(name) && !(isRoot && isPlacing(name))).join(' '),
+    )
+    const base = common.join(' ')
+    const differs = new Set(rests.filter((rest) => rest !== undefined)).size > 1
+    if (!differs && !isPlaced) return base === '' ? [] : [text(classAttribute, base)]
+    const place = this.places.take(toCamel(isRoot ? 'whole' : near, 'part'))
+    if (differs) this.varying.push({ place, rests })
+    // Which choice tells of it is known when all of them are.
+    const looks = differs ? [{ record: '', prop: '', place }] : []
+    return [{ name: classAttribute, kind: 'classes', base, looks, isPlaced }]
+  }
+
+  field(
+    wanted: string,
+    kind: Field['kind'],
+    values: PropValue[],
+    more: Pick<Field, 'of' | 'standard'> = {},
+  ): string {
+    // The same words in two places are given once.
+    const same = this.fields.find(
+      (one) =>
+        one.kind === kind &&
+        one.of?.prop === more.of?.prop &&
+        JSON.stringify(one.values) === JSON.stringify(values),
+    )
+    if (same) return same.name
+    if (this.fields.length >= MOST_PROPS) throw new NotOne()
+    const named = this.names.take(wanted)
+    this.fields.push({ ...named, kind, values, ...more })
+    return named.name
+  }
+
+  /** The name of a layer without the words that name the whole; undefined for names that programs give. */
+  private nameOf(layer: string | undefined): string | undefined {
+    const name = layer === undefined ? undefined : this.options.nameOf(layer)
+    if (name === undefined || isIdleName(name)) return undefined
+    const words = name.split(/[^\p{L}\p{N}]+/u).filter((word) => !/^\d*$/.test(word))
+    const left = words.filter((word) => !this.partWords.has(word.toLowerCase()))
+    return (left.length > 0 ? left : words).slice(0, 3).join(' ') || undefined
+  }
+}
+
+/** Whether all have something at one place, but not the same kind of thing: a select here, a field there. */
+const areAlternatives = ({ cells, children }: Overlay): boolean =>
+  children.some((child, i) => {
+    const next = children[i + 1]
+    return (
+      next !== undefined &&
+      cells.every(
+        (cell, row) =>
+          !cell || (child.cells[row] === undefined) !== (next.cells[row] === undefined),
+      )
+    )
+  })
+
+/** Said to be so, in code or in words. */
+const isTrue = (one: Attribute): boolean =>
+  (one.kind === 'code' && one.code === 'true') || (one.kind === 'text' && one.text === 'true')
+
+const countTexts = (node: MarkupNode): number =>
+  node.kind === 'text'
+    ? 1
+    : node.kind === 'element'
+      ? node.children.reduce((sum, child) => sum + countTexts(child), 0)
+      : 0
+
+const firstWords = (node: MarkupNode): string | undefined => {
+  if (node.kind === 'text') return node.text
+  if (node.kind !== 'element') return undefined
+  for (const child of node.children) {
+    const found = firstWords(child)
+    if (found !== undefined) return found
+  }
+  return undefined
+}

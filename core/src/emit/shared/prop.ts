@@ -1,0 +1,35 @@
+import type { MarkupElement } from './markup.js'
+import type { Looks } from './looks.js'
+
+/** What a component is given. */
+export type Prop = {
+  /** By which a person's words about it are known, whatever it is called. */
+  readonly id: string
+  readonly name: string
+  readonly kind: 'text' | 'code' | 'flag' | 'choice' | 'classes'
+  /** Of a choice: what may be chosen. */
+  readonly options?: readonly string[]
+  /** Uses that say nothing have this. */
+  readonly standard?: string | boolean
+  readonly isOptional: boolean
+  /** It is handed on to a component inside, as this. */
+  readonly of?: { readonly tag: string; readonly prop: string }
+}
+
+export type PartComponent = {
+  readonly id: string
+  /** In words. */
+  readonly name: string
+  readonly tag: string
+  readonly props: readonly Prop[]
+  readonly looks: readonly Looks[]
+  readonly markup: MarkupElement
+  /** What each instance is given, in the order of the props. */
+  readonly uses: readonly {
+    readonly layer: string | undefined
+    readonly values: readonly PropValue[]
+  }[]
+}
+
+/** What an instance is given; undefined: nothing. */
+export type PropValue = string | boolean | undefined

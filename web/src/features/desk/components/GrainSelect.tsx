@@ -1,0 +1,30 @@
+import type { Grain } from '@unimorph/core'
+import { useDesk } from '../model/desk-store'
+
+const LABELS: Readonly<Record<Grain, string>> = {
+  page: 'in one file each',
+  sections: 'cut into their sections',
+  fine: 'cut finer',
+}
+
+/** How finely long pages are cut into files. */
+export const GrainSelect = () => {
+  const grain = useDesk((s) => s.settings.grain ?? 'sections')
+  const changeSettings = useDesk((s) => s.changeSettings)
+  return (
+    <label className="flex shrink-0 items-center gap-1.5 border-b border-rule px-3 py-1.5 text-xs">
+      Long pages
+      <select
+        value={grain}
+        onChange={(event) => changeSettings({ grain: event.target.value as Grain })}
+        className="h-6 min-w-0 flex-1 rounded-sm border border-rule bg-sheet px-1 text-xs"
+      >
+        {Object.entries(LABELS).map(([value, label]) => (
+          <option key={value} value={value}>
+            {label}
+          </option>
+        ))}
+      </select>
+    </label>
+  )
+}
