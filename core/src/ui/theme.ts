@@ -7,17 +7,24 @@ export type ThemeToken = {
   readonly name: string
   readonly type: Token['type']
   readonly value: unknown
+  /** Its values in the other modes that have one of their own. */
+  readonly modes?: Readonly<Record<string, unknown>>
 }
 export type UiTheme = ReadonlyMap<string, ThemeToken>
 
 /** The tokens of a design by name. Takes a checked design: every alias leads somewhere. */
 export const buildTheme = (design: Design): UiTheme => {
   const byName = new Map(design.tokens.map((token) => [token.name, token]))
-  const mode = design.modes[0]!
+  const [mode, ...others] = design.modes
   return new Map(
-    design.tokens.map((token) => [
-      token.name,
-      { name: token.name, type: token.type, value: resolveTokenValue(byName, token, mode) },
-    ]),
+    design.tokens.map((token) => {
+      const value = resolveTokenValue(byName, token, mode!)
+      const modes = others.flatMap((other) => {
+        const own = resolveTokenValue(byName, token, other)
+        return JSON.stringify(own) === JSON.stringify(value) ? [] : [[other, own] as const]
+      })
+      const more = modes.length > 0 ? { modes: Object.fromEntries(modes) } : {}
+      return [token.name, { name: token.name, type: token.type, value, ...more }]
+    }),
   )
 }

@@ -7,6 +7,7 @@ import { controlSlots } from './control.js'
 import { ENTRANCE_THEME, motionClasses, panelClasses } from './motion.js'
 import { stateClasses } from './states.js'
 import { runClasses, textSlots } from './text.js'
+import { modeRules } from './modes.js'
 import { TailwindTheme } from './theme.js'
 
 /** What forms say takes no room until there is something to say. */
@@ -207,7 +208,7 @@ export const createTailwind = (
           ? `\n@theme {\n${declarations.map((d) => (d === '' ? '\n' : `  ${d}\n`)).join('')}}\n`
           : ''
       const faces = fonts.map((rule) => `\n${rule}\n`).join('')
-      return `@import "tailwindcss";\n${faces}${block}`
+      return `@import "tailwindcss";\n${faces}${block}${modeRules(theme.modes())}`
     },
   }
 }
