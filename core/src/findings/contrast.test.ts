@@ -42,6 +42,19 @@ describe('pairs of colours', () => {
     expect(pairs.map(({ needed }) => needed)).toEqual([4.5, 3, 4.5])
   })
 
+  test('tell what they are like in the other modes of their tokens', () => {
+    const named = { tokens: { 'style.color': 'color.ink' } }
+    const [pair] = listContrastPairs(
+      design([frame('page', [{ ...words('a', 'Low Saltern', 24, 24), ...named }], PAGE)], {
+        modes: ['day', 'night'],
+        tokens: [
+          { name: 'color.ink', type: 'color', values: { day: '#112233', night: '#eeeeee' } },
+        ],
+      }),
+    )
+    expect(pair!.inModes).toEqual([{ mode: 'night', contrast: expect.closeTo(1.03, 1) }])
+  })
+
   test('are of what is seen: the nearest ground, and nothing over pictures or gradients', () => {
     const gradient = {
       fills: [

@@ -4,6 +4,7 @@ import type { Design } from '../design/design.js'
 import { containsBox } from '../design/geometry.js'
 import type { TextLayer } from '../design/layer.js'
 import { resolveInstances } from '../design/resolve-instances.js'
+import { resolveTokenValue } from '../tokens/resolve.js'
 import { listEntries, type Entry } from './context.js'
 
 /** WCAG 2.2, 1.4.3: large text needs less. */
@@ -84,6 +85,27 @@ export type ContrastPair = Pick<TextOnGround, 'ink' | 'ground' | 'contrast'> & {
   readonly needed: number
   /** Keys of the texts. */
   readonly layers: readonly string[]
+  /** In the other modes in which one of its tokens has another value. */
+  readonly inModes: readonly { readonly mode: string; readonly contrast: number }[]
+}
+
+/** What a pair of colours is like in the modes it was not drawn in. */
+const contrastInModes = (
+  { modes, tokens }: Design,
+  { ink, ground, contrast }: Pick<TextOnGround, 'ink' | 'ground' | 'contrast'>,
+): ContrastPair['inModes'] => {
+  const byName = new Map(tokens.map((token) => [token.name, token]))
+  const colorIn = ({ color, token }: NamedColor, mode: string): string => {
+    const known = token === undefined ? undefined : byName.get(token)
+    const value = known && resolveTokenValue(byName, known, mode)
+    return typeof value === 'string' ? value : color
+  }
+  return modes.slice(1).flatMap((mode) => {
+    const [one, other] = [parse(colorIn(ink, mode)), parse(colorIn(ground, mode))]
+    if (!one || !other) return []
+    const own = wcagContrast(one, other)
+    return Math.abs(own - contrast) < 0.005 ? [] : [{ mode, contrast: own }]
+  })
 }
 
 /** Every pair of text and ground colours in a design, those with the least to spare first. */
@@ -99,8 +121,11 @@ export const listContrastPairs = (design: Design): readonly ContrastPair[] => {
         contrast,
         needed: Math.max(needed, known?.needed ?? 0),
         layers: [...(known?.layers ?? []), entry.layer.key],
+        inModes: known?.inModes ?? contrastInModes(design, { ink, ground, contrast }),
       })
     }
   }
-  return [...pairs.values()].sort((a, b) => a.contrast / a.needed - b.contrast / b.needed)
+  const spare = ({ contrast, inModes, needed }: ContrastPair): number =>
+    Math.min(contrast, ...inModes.map((one) => one.contrast)) / needed
+  return [...pairs.values()].sort((a, b) => spare(a) - spare(b))
 }

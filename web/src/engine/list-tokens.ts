@@ -1,5 +1,7 @@
 import {
+  codeOfTokens,
   drawingsOf,
+  listContrastPairs,
   proposeTokens,
   resolveTokenValue,
   walkLayers,
@@ -16,6 +18,7 @@ export const listTokens = (design: Design): TokenList => {
     walkLayers(root, (layer) => Object.values(layer.tokens ?? {}).forEach(count))
   }
   const first = design.modes[0]!
+  const codes = codeOfTokens(design.tokens)
   const tokens = design.tokens.map((token): TokenRow => {
     const values = token.values as Readonly<Record<string, unknown>>
     const alias = values[first] ?? Object.values(values)[0]
@@ -30,7 +33,13 @@ export const listTokens = (design: Design): TokenList => {
       ),
       ...(isAlias ? { alias: alias.slice(1, -1) } : {}),
       useCount: uses.get(token.name) ?? 0,
+      code: codes.get(token.name)!,
     }
   })
-  return { modes: design.modes, tokens, proposals: proposeTokens(design) }
+  return {
+    modes: design.modes,
+    tokens,
+    proposals: proposeTokens(design),
+    pairs: listContrastPairs(design),
+  }
 }

@@ -9,6 +9,7 @@ import type {
   Entrance,
   Font,
   FontNeed,
+  ContrastPair,
   FormRuling,
   Grain,
   Hover,
@@ -18,6 +19,7 @@ import type {
   Note,
   Summary,
   TargetId,
+  TokenCode,
   TokenProposal,
   TokenType,
   UiPart,
@@ -138,11 +140,15 @@ export type TokenRow = {
   /** Name of the token it is an alias of, in the first mode. */
   readonly alias?: string
   readonly useCount: number
+  /** How it is written in code. */
+  readonly code: TokenCode
 }
 export type TokenList = {
   readonly modes: readonly string[]
   readonly tokens: readonly TokenRow[]
   readonly proposals: readonly TokenProposal[]
+  /** Text and ground colours that stand on one another, those with the least to spare first. */
+  readonly pairs: readonly ContrastPair[]
 }
 
 /** A line of a text as it is drawn, in the screen's coordinates. */

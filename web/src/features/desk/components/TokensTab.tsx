@@ -10,6 +10,7 @@ import { useDesk } from '../model/desk-store'
 import { describeToken } from '../model/describe-token'
 import { saveFiles } from './ExportMenu'
 import { MergeDialog } from './MergeDialog'
+import { StylePage } from './StylePage'
 import { TokenSwatch } from './TokenSwatch'
 
 /** The tokens of the design as last drawn; read again after every edit. */
@@ -165,6 +166,7 @@ export const TokensTab = () => {
   const exportDesign = useDesk((s) => s.export)
   const [renaming, setRenaming] = useState<string>()
   const [merging, setMerging] = useState<TokenRow>()
+  const [isShown, setIsShown] = useState(false)
   const input = useRef<HTMLInputElement>(null)
   const report = (error: unknown): void => showProblem(messageOf(error))
   if (!list) return <p className="p-3 text-soft">Reading tokens …</p>
@@ -189,6 +191,9 @@ export const TokensTab = () => {
             importTokens(files).catch(report)
           }}
         />
+        <Button className="h-6! text-xs" onClick={() => setIsShown(true)}>
+          Style page
+        </Button>
         <Button className="h-6! text-xs" onClick={() => input.current?.click()}>
           Import
         </Button>
@@ -243,6 +248,7 @@ export const TokensTab = () => {
           </ul>
         </>
       )}
+      {isShown && <StylePage list={list} onClose={() => setIsShown(false)} />}
       {renaming && (
         <NameDialog
           title="Rename token"
