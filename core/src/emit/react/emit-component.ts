@@ -12,10 +12,12 @@ import { layerNames } from '../shared/layer-names.js'
 import { titleOf } from '../shared/page-title.js'
 import { printDocument } from '../shared/print-document.js'
 import type { Styling } from '../styling/styling.js'
-import { ComponentCode } from './behaviour/component-code.js'
-import type { Helper } from './behaviour/files.js'
+import { ComponentCode } from '../shared/component-code.js'
+import { hooksOf, printStatement, reactSpelling } from './behaviour/statements.js'
+import { quoteString } from './escape.js'
+import type { Helper } from '../shared/component-code.js'
 import { formNameOf } from './behaviour/form-file.js'
-import type { ReactPlan } from './plan.js'
+import type { ComponentPlan } from '../shared/component-plan.js'
 import { printList } from './print-list.js'
 import { importsOf, printImport, together, type Folder, type Import } from './imports.js'
 import { printReturnedJsx } from './print-jsx.js'
@@ -41,7 +43,7 @@ export type Unit =
 
 export type EmitOptions = {
   readonly project: UiProject
-  readonly plan: ReactPlan
+  readonly plan: ComponentPlan
   readonly styling: Styling
   readonly marks: boolean
   /** Hears of the helpers and forms that files are needed for. */
@@ -220,6 +222,8 @@ export const buildUnit = (unit: Unit, options: EmitOptions): BuiltUnit => {
     phrases: project.phrases,
     panelName: (id) => plan.panels.get(id)!.name,
     routeOf: (page) => (plan.isRouted ? plan.routes.get(page) : undefined),
+    spelling: reactSpelling,
+    quote: quoteString,
   })
   const dialect: Dialect = {
     classAttribute: 'className',
@@ -292,7 +296,7 @@ export const writeUnit = (
   for (const helper of own.helpers) helpers.add(helper)
   const takesRef = unit.kind === 'panel' && !isPopover(unit.panel.kind)
   const imports: Import[] = [
-    ...together(own.hooks, 'react'),
+    ...together(hooksOf(own.statements), 'react'),
     ...(takesRef ? [{ names: '{ Ref }', from: 'react', isType: true }] : []),
     ...importsOf(markup, lists, {
       plan,
@@ -303,7 +307,11 @@ export const writeUnit = (
       forms: own.forms,
     }),
   ]
-  const parts = { name: unit.name, takesRef, imports, lists, statements: own.lines, markup }
+  const statements = [
+    ...(own.navigates ? ['const navigate = useNavigate();'] : []),
+    ...own.statements.map(printStatement),
+  ]
+  const parts = { name: unit.name, takesRef, imports, lists, statements, markup }
   const printed = printDocument(print(parts), PRINT_WIDTH)
   return textFile(`src/${folder}/${unit.name}.tsx`, printed.text, printed.spans)
 }

@@ -1,7 +1,7 @@
 import type { DataList } from '../shared/lists.js'
 import type { MarkupNode } from '../shared/markup.js'
-import type { Helper } from './behaviour/files.js'
-import type { ReactPlan } from './plan.js'
+import type { Helper } from '../shared/component-code.js'
+import type { ComponentPlan } from '../shared/component-plan.js'
 
 export type Import = { readonly names: string; readonly from: string; readonly isType?: boolean }
 
@@ -49,7 +49,7 @@ const scan = (node: MarkupNode, tags: Set<string>, codes: Set<string>): void => 
 export type Folder = 'screens' | 'sections' | 'components'
 
 type Surroundings = {
-  readonly plan: ReactPlan
+  readonly plan: ComponentPlan
   readonly folder: Folder
   /** Hears of the helpers that files are needed for. */
   readonly helpers: Set<Helper>

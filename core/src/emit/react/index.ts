@@ -7,7 +7,8 @@ import { dependencies } from '../shared/versions.js'
 import type { Styling } from '../styling/styling.js'
 import { createTailwind } from '../styling/tailwind/index.js'
 import type { Target } from '../target.js'
-import { buildHelpers, type Helper } from './behaviour/files.js'
+import type { Helper } from '../shared/component-code.js'
+import { buildHelpers } from './behaviour/files.js'
 import { buildFormFile } from './behaviour/form-file.js'
 import { layerNames } from '../shared/layer-names.js'
 import type { PartOptions } from '../shared/part-options.js'
@@ -15,13 +16,13 @@ import { extractParts } from '../shared/parts.js'
 import { buildUnit, writeUnit, type Unit } from './emit-component.js'
 import { emitPart, partPath } from './print-part.js'
 import { buildIconFile } from './icon-file.js'
-import { planReact, type ReactPlan } from './plan.js'
+import { planComponents, type ComponentPlan } from '../shared/component-plan.js'
 import { buildProjectFiles } from './project-files.js'
 
 const PRINT_WIDTH = 80
 
 /** Everything that becomes a component of its own: screens, what they have in common, what is shown over them. */
-const listUnits = ({ screens, parts, sections, panels }: ReactPlan): readonly Unit[] => [
+const listUnits = ({ screens, parts, sections, panels }: ComponentPlan): readonly Unit[] => [
   ...screens.map(({ name, page }): Unit => ({ kind: 'screen', name, root: page.root, page })),
   ...[...parts.values()].map(({ name, node }): Unit => ({ kind: 'part', name, root: node })),
   ...[...sections.values()].map(({ name, node, page }): Unit => ({
@@ -41,7 +42,7 @@ const listUnits = ({ screens, parts, sections, panels }: ReactPlan): readonly Un
 /** What parts are made of: names of layers and properties, and which classes say where things stand. */
 const partOptions = (
   project: UiProject,
-  { nameComponent }: ReactPlan,
+  { nameComponent }: ComponentPlan,
   styling: Styling,
 ): PartOptions => {
   const names = layerNames(project.pages.flatMap(rootsOf))
@@ -62,7 +63,7 @@ export const react: Target = {
   id: 'react',
   label: 'React',
   emit(project, { marks }) {
-    const plan = planReact(project)
+    const plan = planComponents(project)
     const { assets, icons, isRouted, screens } = plan
     const fonts = buildFontFiles(project.fonts, 'src/fonts')
     const styling = createTailwind(project, {

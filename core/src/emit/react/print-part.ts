@@ -12,10 +12,10 @@ import { textFile, type EmittedFile } from '../shared/emitted-file.js'
 import type { Looks } from '../shared/looks.js'
 import type { PartComponent, Prop } from '../shared/prop.js'
 import { printDocument } from '../shared/print-document.js'
-import type { Helper } from './behaviour/files.js'
+import type { Helper } from '../shared/component-code.js'
 import { quoteString } from './escape.js'
 import { importsOf, printImport } from './imports.js'
-import type { ReactPlan } from './plan.js'
+import type { ComponentPlan } from '../shared/component-plan.js'
 import { printBlock } from './print-block.js'
 import { printReturnedJsx } from './print-jsx.js'
 import { printProperty } from './print-property.js'
@@ -59,7 +59,7 @@ export const partPath = (tag: string): string => `src/components/${tag}.tsx`
 /** The file of a component that is used in several places. */
 export const emitPart = (
   { tag, props, looks, markup }: PartComponent,
-  plan: ReactPlan,
+  plan: ComponentPlan,
   helpers: Set<Helper>,
 ): EmittedFile => {
   const types = props.flatMap(({ of }) => (of ? [of.tag] : []))

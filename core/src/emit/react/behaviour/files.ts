@@ -1,3 +1,4 @@
+import type { Helper } from '../../shared/component-code.js'
 import { textFile, type EmittedFile } from '../../shared/emitted-file.js'
 
 const ENTER_IN_VIEW = `/** For \`ref\`: what comes in when it is scrolled to waits until then. */
@@ -213,10 +214,7 @@ const FILES = {
   postAnswers: POST_ANSWERS,
   scrollToPart: SCROLL_TO_PART,
   useForm: USE_FORM,
-} as const
-
-/** A helper that screens import from `src/behaviour`. */
-export type Helper = keyof typeof FILES | 'FormMessages'
+} as const satisfies Partial<Record<Helper, string>>
 
 /** The helpers that are used, one file each. */
 export const buildHelpers = (

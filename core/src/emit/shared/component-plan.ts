@@ -1,8 +1,8 @@
 import type { UiProject } from '../../ui/index.js'
 import type { UiBox, UiNode, UiPage, UiPanel, UiPart } from '../../ui/nodes.js'
 import { toKebab, toPascal, UniqueNames } from '../../text/names.js'
-import { buildAssetFiles, type AssetFile } from '../shared/asset-files.js'
-import { findIcons, type Icon } from '../shared/icons.js'
+import { buildAssetFiles, type AssetFile } from './asset-files.js'
+import { findIcons, type Icon } from './icons.js'
 
 /** `sea-glass.svg` → `seaGlass`, a name for the import of a picture. */
 const toCamel = (file: string): string => {
@@ -37,7 +37,7 @@ export type SectionPlan = { readonly node: UiBox; readonly page: UiPage; readonl
 export type PanelPlan = { readonly panel: UiPanel; readonly name: string }
 
 /** What the files of a project are called and where its screens are, decided before anything is written. */
-export type ReactPlan = {
+export type ComponentPlan = {
   /** The pages, and last the one for addresses that are none. */
   readonly screens: readonly ScreenPlan[]
   /** Parts that several screens have in common, by what they are. */
@@ -57,7 +57,7 @@ export type ReactPlan = {
   readonly variables: ReadonlyMap<string, string>
 }
 
-const planParts = (pages: readonly UiPage[]): ReactPlan['parts'] => {
+const planParts = (pages: readonly UiPage[]): ComponentPlan['parts'] => {
   const parts = new Map<NonNullable<UiBox['shared']>, PartPlan>()
   const look = (node: UiNode): void => {
     if (node.type === 'box' && node.shared && !parts.has(node.shared)) {
@@ -69,7 +69,7 @@ const planParts = (pages: readonly UiPage[]): ReactPlan['parts'] => {
   return parts
 }
 
-const planSections = (pages: readonly UiPage[], names: UniqueNames): ReactPlan['sections'] => {
+const planSections = (pages: readonly UiPage[], names: UniqueNames): ComponentPlan['sections'] => {
   const sections = new Map<string, SectionPlan>()
   const look = (node: UiNode, page: UiPage): void => {
     if (node.type === 'box' && node.section !== undefined) {
@@ -82,7 +82,7 @@ const planSections = (pages: readonly UiPage[], names: UniqueNames): ReactPlan['
   return sections
 }
 
-const planPanels = (pages: readonly UiPage[], names: UniqueNames): ReactPlan['panels'] => {
+const planPanels = (pages: readonly UiPage[], names: UniqueNames): ComponentPlan['panels'] => {
   const panels = new Map<string, PanelPlan>()
   for (const panel of pages.flatMap((page) => page.panels ?? [])) {
     if (panels.has(panel.id)) continue
@@ -95,7 +95,7 @@ const planPanels = (pages: readonly UiPage[], names: UniqueNames): ReactPlan['pa
 }
 
 /** Takes a project, decides names, routes and files. */
-export const planReact = (project: UiProject): ReactPlan => {
+export const planComponents = (project: UiProject): ComponentPlan => {
   const { pages, notFound } = project
   const icons = findIcons(project)
   const drawn = project.assets.filter(({ id }) => !icons.has(id))
