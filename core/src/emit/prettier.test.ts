@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { format } from 'prettier'
 import { markupTree } from '../testing/arbitrary.js'
-import { printHtml } from './html/print-html.js'
+import { printTags } from './shared/print-tags.js'
 import { printReturnedJsx } from './react/print-jsx.js'
 import { concat, hardline, indent, type Doc } from './shared/document.js'
 import type { MarkupElement, MarkupNode } from './shared/markup.js'
@@ -23,7 +23,35 @@ const asHtml = (node: MarkupNode): MarkupNode =>
         children: node.children.map(asHtml),
       }
 
-const htmlFile = (tree: MarkupElement): string => print(concat([printHtml(asHtml(tree)), hardline]))
+const htmlFile = (tree: MarkupElement): string => print(concat([printTags(asHtml(tree)), hardline]))
+
+/**
+ * Boxes that hold nothing are components, and words that stand alone in an element may be the value of some code; not
+ * those between other words without a space, which Prettier breaks anew each time.
+ */
+const asVue = (node: MarkupNode): MarkupNode => {
+  if (node.kind !== 'element') return node
+  const isComponent = node.tag === 'div' && node.children.length === 0
+  const [only, ...others] = node.children
+  const [word] = (only?.kind === 'text' && /^[a-m]\w*/.exec(only.text)) || []
+  const isCode = word !== undefined && others.length === 0 && node.tag !== 'span'
+  return {
+    ...node,
+    ...(isComponent ? { tag: 'TideTable' } : {}),
+    children: isCode ? [{ kind: 'expression', code: word }] : node.children.map(asVue),
+  }
+}
+
+const vueFile = (tree: MarkupElement): string => {
+  const template: MarkupElement = {
+    kind: 'element',
+    tag: 'template',
+    content: 'blocks',
+    attributes: [],
+    children: [asVue(asHtml(tree))],
+  }
+  return print(concat([printTags(template), hardline]))
+}
 
 const componentFile = (tree: MarkupElement, before: readonly Doc[] = []): string =>
   print(
@@ -75,6 +103,16 @@ describe('Prettier changes nothing', () => {
       fc.asyncProperty(markupTree, async (tree) => {
         const text = htmlFile(tree)
         expect(await format(text, { parser: 'html' })).toBe(text)
+      }),
+      options,
+    )
+  })
+
+  test(`in printed Vue templates (seed ${options.seed})`, async () => {
+    await fc.assert(
+      fc.asyncProperty(markupTree, async (tree) => {
+        const text = vueFile(tree)
+        expect(await format(text, { parser: 'vue' })).toBe(text)
       }),
       options,
     )

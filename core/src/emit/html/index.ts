@@ -17,8 +17,8 @@ import { createTailwind } from '../styling/tailwind/index.js'
 import type { Target } from '../target.js'
 import { behaviourDialect, buildPanel } from './behaviour/dialect.js'
 import { buildBehaviour, buildHandlers, type BehaviourPart } from './behaviour/index.js'
-import { cleanControls } from './escape.js'
-import { printHtml } from './print-html.js'
+import { cleanControls } from '../shared/html-escape.js'
+import { printTags } from '../shared/print-tags.js'
 
 const PRINT_WIDTH = 80
 
@@ -183,7 +183,7 @@ export const html: Target = {
       const document = concat([
         '<!doctype html>',
         hardline,
-        printHtml(buildPage(page, project, { body: [root], scripts })),
+        printTags(buildPage(page, project, { body: [root], scripts })),
         hardline,
       ])
       const printed = printDocument(document, PRINT_WIDTH)

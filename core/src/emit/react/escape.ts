@@ -1,4 +1,4 @@
-import { cleanControls } from '../html/escape.js'
+import { cleanControls } from '../shared/html-escape.js'
 
 /** Text between JSX tags: braces would start code, and only the last of several spaces can break. */
 export const escapeText = (text: string): string =>

@@ -1,6 +1,6 @@
 import type { UiProject } from '../../ui/index.js'
 import { fontReadme } from '../shared/font-readme.js'
-import { cleanControls } from '../html/escape.js'
+import { cleanControls } from '../shared/html-escape.js'
 import { jsonFile, textFile, type EmittedFile } from '../shared/emitted-file.js'
 import { quoteString } from './escape.js'
 

@@ -1,4 +1,4 @@
-import type { Attribute, MarkupNode } from '../shared/markup.js'
+import type { Attribute, MarkupNode } from './markup.js'
 import {
   concat,
   fill,
@@ -12,8 +12,8 @@ import {
   span,
   type Doc,
   type GroupId,
-} from '../shared/document.js'
-import { quoteAttribute } from './escape.js'
+} from './document.js'
+import { quoteAttribute } from './html-escape.js'
 import {
   borrowsLastChildClosingEnd,
   borrowsNextOpeningStart,
@@ -24,18 +24,21 @@ import {
   lendsClosingEnd,
   toHtmlNode,
   type HtmlNode,
-} from './white-space.js'
+} from './tag-nodes.js'
 
 /**
- * Prints HTML so that Prettier leaves it as it is. White space around inline elements is part of the text,
+ * Prints tags so that Prettier leaves it as it is. White space around inline elements is part of the text,
  * so where there is none to break at, the line is broken inside a tag: the last `>` of one tag, or the
  * first part of the next, is printed by ("borrowed" by) its neighbour. The names follow that idea.
  */
 const ALWAYS_BROKEN = new Set('body head html ol select table tbody thead tr ul'.split(' '))
 
-const closingEndMarker = (node: HtmlNode): string => (isVoid(node) ? '/>' : '>')
+const closingEndMarker = (node: HtmlNode): string =>
+  node.kind === 'code' ? '}}' : isVoid(node) ? '/>' : '>'
 
-const openingStart = (node: HtmlNode): string => `${openingPrefix(node)}<${node.tag}`
+const startMarker = (node: HtmlNode): string => (node.kind === 'code' ? '{{' : `<${node.tag}`)
+
+const openingStart = (node: HtmlNode): string => openingPrefix(node) + startMarker(node)
 
 /** What a node prints for its neighbours before its own start. */
 const openingPrefix = (node: HtmlNode): string => {
@@ -47,13 +50,13 @@ const openingPrefix = (node: HtmlNode): string => {
 /** What a node prints for its neighbours after its own end. */
 const closingSuffix = (node: HtmlNode): string => {
   if (borrowsParentClosingStart(node)) return closingStart(node.parent!)
-  if (borrowsNextOpeningStart(node)) return `<${node.next!.tag}`
+  if (borrowsNextOpeningStart(node)) return startMarker(node.next!)
   return ''
 }
 
 const closingStart = (node: HtmlNode): string => `</${node.tag}`
 
-/** HTML has no code: whatever stands in an attribute is words. */
+/** Tags have no code: whatever stands in an attribute is words. */
 const wordsOf = (attribute: Attribute): string =>
   attribute.kind === 'text'
     ? attribute.text
@@ -107,8 +110,21 @@ const printText = (node: HtmlNode): Doc => {
   return fill(words.flatMap((word, i): Doc[] => (i === 0 ? [word] : [line, word])))
 }
 
+/** The value of some code, on lines of its own where it does not fit. */
+const printCode = (node: HtmlNode): Doc => {
+  const start = node.prev && borrowsNextOpeningStart(node.prev) ? '' : openingStart(node)
+  const after: Doc = node.next && borrowsPrevClosingEnd(node.next) ? ' ' : line
+  const end = lendsClosingEnd(node) ? '' : closingEndMarker(node) + closingSuffix(node)
+  return concat([start, indent(concat([line, node.tag])), after, end])
+}
+
 const printChild = (node: HtmlNode): Doc => {
-  const doc = node.kind === 'text' ? printText(node) : printElement(node)
+  const doc =
+    node.kind === 'text'
+      ? printText(node)
+      : node.kind === 'code'
+        ? printCode(node)
+        : printElement(node)
   return node.layer === undefined ? doc : span(node.layer, doc)
 }
 
@@ -188,10 +204,33 @@ const printElement = (node: HtmlNode): Doc => {
   if (!first || !last) return group(concat([opening, printClosingTag(node)]))
   const onlyChildOnOwnLine =
     first === last &&
-    first.kind === 'element' &&
+    first.kind !== 'text' &&
     first.hasLeadingSpaces &&
     (!last.trailingIsSensitive || last.hasTrailingSpaces)
-  const mustBreak = ALWAYS_BROKEN.has(node.tag) || onlyChildOnOwnLine
+  // Code alone in a line of text stays with its tags.
+  const isHugged =
+    first === last &&
+    first.kind === 'code' &&
+    first.leadingIsSensitive &&
+    first.trailingIsSensitive &&
+    !first.hasLeadingSpaces &&
+    !first.hasTrailingSpaces
+  if (isHugged) {
+    const edge = ifBreak(softline, '', id)
+    const end = lendsClosingEnd(node) ? '' : edge
+    return group(
+      concat([
+        opening,
+        ifBreak(indent(concat([softline, printChildren(node)])), printChildren(node), id),
+        end,
+        printClosingTag(node),
+      ]),
+    )
+  }
+  const holdsNested = node.children.some(
+    (child) => child.kind === 'element' && child.children.some(({ kind }) => kind !== 'text'),
+  )
+  const mustBreak = ALWAYS_BROKEN.has(node.tag) || onlyChildOnOwnLine || holdsNested
   const before: Doc = first.hasLeadingSpaces && first.leadingIsSensitive ? line : softline
   const endIsBorrowed = lendsClosingEnd(node)
   const hasSpaceAtEnd = last.hasTrailingSpaces && last.trailingIsSensitive
@@ -206,5 +245,5 @@ const printElement = (node: HtmlNode): Doc => {
   )
 }
 
-/** Prints a tree of tags; the outermost element stands as if alone in its file. */
-export const printHtml = (markup: MarkupNode): Doc => printChild(toHtmlNode(markup, true))
+/** Prints a tree of tags; the outermost element stands as if alone in its file. Loops and conditions are attributes. */
+export const printTags = (markup: MarkupNode): Doc => printChild(toHtmlNode(markup, true))

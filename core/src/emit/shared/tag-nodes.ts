@@ -1,9 +1,17 @@
-import type { Attribute, MarkupElement, MarkupNode, MarkupText } from '../shared/markup.js'
-import { escapeText } from './escape.js'
+import type {
+  Attribute,
+  MarkupElement,
+  MarkupExpression,
+  MarkupNode,
+  MarkupText,
+} from './markup.js'
+import { escapeText } from './html-escape.js'
 
-/** An element or text with what its neighbours and the white space around it mean for printing. */
+/** An element, a text or some code with what its neighbours and the white space around it mean for printing. */
 export type HtmlNode = {
-  readonly kind: 'text' | 'element'
+  /** `code`: the value of some code, in double braces. */
+  readonly kind: 'text' | 'element' | 'code'
+  /** Of code: what stands between the braces. */
   readonly tag: string
   readonly attributes: readonly Attribute[]
   /** The words of a text, escaped. */
@@ -29,9 +37,17 @@ const VOID = new Set(['br', 'img', 'input', 'link', 'meta'])
 /** Elements of drawings close themselves when nothing is in them. */
 const SHAPES = new Set(['circle', 'ellipse', 'line', 'path', 'rect'])
 
-const isInline = (node: HtmlNode): boolean => node.kind === 'text' || INLINE.has(node.tag)
+/** Components are named in capitals; nobody knows what they are, so they stand in the line. */
+const isComponent = (tag: string): boolean => /^[A-Z]/.test(tag)
 
-export const isVoid = (node: HtmlNode): boolean => VOID.has(node.tag) || SHAPES.has(node.tag)
+const isInline = (node: HtmlNode): boolean =>
+  node.kind !== 'element' || INLINE.has(node.tag) || isComponent(node.tag)
+
+export const isVoid = (node: HtmlNode): boolean =>
+  node.kind === 'element' &&
+  (VOID.has(node.tag) ||
+    SHAPES.has(node.tag) ||
+    (isComponent(node.tag) && node.children.length === 0))
 
 const NOTHING: readonly never[] = []
 
@@ -40,19 +56,19 @@ const isInlineInside = (node: HtmlNode): boolean => isInline(node) && !CLOSED.ha
 
 /** One literal for both kinds: objects of one shape are much faster to work with. */
 const createNode = (
-  markup: MarkupText | MarkupElement,
+  markup: MarkupText | MarkupElement | MarkupExpression,
   parent: HtmlNode | undefined,
   words: readonly string[],
   hasLeadingSpaces: boolean,
   hasTrailingSpaces: boolean,
 ): HtmlNode => {
-  const isText = markup.kind === 'text'
+  const element = markup.kind === 'element' ? markup : undefined
   return {
-    kind: markup.kind,
-    tag: isText ? '' : markup.tag,
-    attributes: isText ? NOTHING : markup.attributes,
+    kind: markup.kind === 'expression' ? 'code' : markup.kind,
+    tag: element?.tag ?? (markup.kind === 'expression' ? markup.code : ''),
+    attributes: element?.attributes ?? NOTHING,
     words,
-    layer: isText ? undefined : markup.layer,
+    layer: element?.layer,
     parent,
     children: [],
     prev: undefined,
@@ -88,8 +104,14 @@ const linkChildren = (node: HtmlNode): void => {
 
 /** Builds the nodes of a tree. `isSpaced`: white space stands around it and does not show. */
 export const toHtmlNode = (markup: MarkupNode, isSpaced: boolean, parent?: HtmlNode): HtmlNode => {
-  if (markup.kind !== 'text' && markup.kind !== 'element') {
-    throw new Error(`HTML has no code: ${markup.kind}`)
+  if (markup.kind === 'loop' || markup.kind === 'when') {
+    throw new Error(`It is an attribute of a tag: ${markup.kind}`)
+  }
+  if (markup.kind === 'expression') {
+    const code = createNode(markup, parent, NOTHING, isSpaced, isSpaced)
+    // What stands between the braces ends as a text does.
+    code.children.push(createNode({ kind: 'text', text: '' }, code, NOTHING, true, true))
+    return code
   }
   if (markup.kind === 'text') {
     const escaped = escapeText(markup.text)
@@ -111,14 +133,14 @@ const lastDescendant = (node: HtmlNode): HtmlNode => {
 
 export const borrowsNextOpeningStart = (node: HtmlNode): boolean =>
   node.next !== undefined &&
-  node.next.kind === 'element' &&
+  node.next.kind !== 'text' &&
   node.kind === 'text' &&
   node.trailingIsSensitive &&
   !node.hasTrailingSpaces
 
 export const borrowsPrevClosingEnd = (node: HtmlNode): boolean =>
   node.prev !== undefined &&
-  node.prev.kind === 'element' &&
+  node.prev.kind !== 'text' &&
   node.leadingIsSensitive &&
   !node.hasLeadingSpaces
 
@@ -134,7 +156,7 @@ export const borrowsLastChildClosingEnd = (node: HtmlNode): boolean => {
     last !== undefined &&
     last.trailingIsSensitive &&
     !last.hasTrailingSpaces &&
-    lastDescendant(last).kind === 'element'
+    lastDescendant(last).kind !== 'text'
   )
 }
 
