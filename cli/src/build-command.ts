@@ -16,7 +16,7 @@ import { describeSystemError, Failure } from './failure.js'
 const require = createRequire(import.meta.url)
 
 type Project = {
-  readonly kind: 'html' | 'react'
+  readonly kind: 'html' | 'react' | 'vue'
   readonly folder: string
   /** Names of the packages it is built with. */
   readonly packages: readonly string[]
@@ -36,6 +36,7 @@ const readProject = (folder: string): Project => {
   }
   const packages = Object.keys({ ...manifest.dependencies, ...manifest.devDependencies })
   if (manifest.dependencies?.['react']) return { kind: 'react', folder, packages }
+  if (manifest.dependencies?.['vue']) return { kind: 'vue', folder, packages }
   const isHtml = manifest.scripts?.['build']?.startsWith('tailwindcss')
   if (isHtml) return { kind: 'html', folder, packages }
   throw new Failure(`${folder}: its package.json is not one that Unimorph delivers.`)
@@ -126,11 +127,14 @@ const buildHtml = async (copy: string, modules: string, site: string): Promise<v
   copySite(copy, site)
 }
 
-const buildReact = async (copy: string, modules: string, site: string): Promise<void> => {
-  await runTool(join(modules, 'typescript/bin/tsc'), ['--noEmit'], copy)
-  await runTool(join(modules, 'vite/bin/vite.js'), ['build', '--logLevel', 'warn'], copy)
-  copySite(join(copy, 'dist'), site)
-}
+/** Checks the types with a tool, and bundles. */
+const buildWith =
+  (checker: string) =>
+  async (copy: string, modules: string, site: string): Promise<void> => {
+    await runTool(join(modules, checker), ['--noEmit'], copy)
+    await runTool(join(modules, 'vite/bin/vite.js'), ['build', '--logLevel', 'warn'], copy)
+    copySite(join(copy, 'dist'), site)
+  }
 
 /** `unimorph build`: a delivered project into a static site, with the project's own tools, offline. */
 export const buildCommand = async (
@@ -139,7 +143,11 @@ export const buildCommand = async (
 ): Promise<number> => {
   const project = readProject(resolve(dir))
   const site = resolve(options.site)
-  const build = { html: buildHtml, react: buildReact }[project.kind]
+  const build = {
+    html: buildHtml,
+    react: buildWith('typescript/bin/tsc'),
+    vue: buildWith('vue-tsc/bin/vue-tsc.js'),
+  }[project.kind]
   await withWorkingCopy(project, (copy, modules) => build(copy, modules, site))
   console.log(`site written to ${options.site}`)
   return 0

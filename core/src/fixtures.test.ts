@@ -41,10 +41,11 @@ const findCases = (folder: string): string[] => {
 
 /** Files that are the same whatever is converted. */
 const CONSTANT =
-  /^(html|react)\/(package\.json|tsconfig\.json|vite\.config\.ts|README\.md|\.prettier.*|src\/main\.tsx)$|^react\/(index\.html|src\/behaviour\/.*)$|^html\/behaviour\.js$/
+  /^(html|react|vue)\/(package\.json|tsconfig\.json|vite\.config\.ts|README\.md|\.prettier.*|src\/main\.tsx?)$|^(react|vue)\/(index\.html|src\/behaviour\/.*)$|^vue\/src\/(index\.css|forms\/.*)$|^html\/behaviour\.js$/
 
 const PARSERS: Readonly<Record<string, string>> = {
   css: 'css',
+  vue: 'vue',
   html: 'html',
   tsx: 'typescript',
   ts: 'typescript',

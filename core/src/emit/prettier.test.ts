@@ -6,7 +6,7 @@ import { printReturnedJsx } from './react/print-jsx.js'
 import { concat, hardline, indent, type Doc } from './shared/document.js'
 import type { MarkupElement, MarkupNode } from './shared/markup.js'
 import { UniqueNames } from '../text/names.js'
-import { printList } from './react/print-list.js'
+import { printList } from './script/print-list.js'
 import { findLists } from './shared/lists.js'
 import { printDocument } from './shared/print-document.js'
 

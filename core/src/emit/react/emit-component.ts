@@ -1,75 +1,30 @@
 import { isPopover } from '../../design/interaction.js'
 import type { UiProject } from '../../ui/index.js'
-import { UniqueNames } from '../../text/names.js'
-import type { UiBox, UiForm, UiNode, UiPage, UiPanel } from '../../ui/nodes.js'
-import { buildMarkup, CURRENT_PAGE, findTabPanels, type Dialect } from '../shared/build-markup.js'
+import type { UiPage, UiPanel } from '../../ui/nodes.js'
+import { quoteString } from '../script/quote-string.js'
+import { printList } from '../script/print-list.js'
+import { CURRENT_PAGE, type Dialect } from '../shared/build-markup.js'
+import type { ComponentCode } from '../shared/component-code.js'
+import type { ComponentOptions } from '../shared/component-target.js'
 import { concat, hardline, indent, join, type Doc } from '../shared/document.js'
 import { textFile, type EmittedFile } from '../shared/emitted-file.js'
-import { code, text, type Attribute, type MarkupElement } from '../shared/markup.js'
-import { findLists, type DataList, type ListOptions } from '../shared/lists.js'
 import { endOfMain } from '../shared/in-main.js'
-import { layerNames } from '../shared/layer-names.js'
+import { findLists, type DataList } from '../shared/lists.js'
+import { code, text, type Attribute, type MarkupElement } from '../shared/markup.js'
 import { titleOf } from '../shared/page-title.js'
 import { printDocument } from '../shared/print-document.js'
+import { listOptions, type BuiltUnit, type Unit, type UnitSpelling } from '../shared/units.js'
 import type { Styling } from '../styling/styling.js'
-import { ComponentCode } from '../shared/component-code.js'
 import { hooksOf, printStatement, reactSpelling } from './behaviour/statements.js'
-import { quoteString } from './escape.js'
-import type { Helper } from '../shared/component-code.js'
-import { formNameOf } from './behaviour/form-file.js'
-import type { ComponentPlan } from '../shared/component-plan.js'
-import { printList } from './print-list.js'
 import { importsOf, printImport, together, type Folder, type Import } from './imports.js'
 import { printReturnedJsx } from './print-jsx.js'
 
 const PRINT_WIDTH = 80
 
-/** What becomes a component of its own. */
-export type Unit =
-  | { readonly kind: 'screen'; readonly name: string; readonly root: UiNode; readonly page: UiPage }
-  | { readonly kind: 'part'; readonly name: string; readonly root: UiNode }
-  | {
-      readonly kind: 'section'
-      readonly name: string
-      readonly root: UiNode
-      readonly page: UiPage
-    }
-  | {
-      readonly kind: 'panel'
-      readonly name: string
-      readonly root: UiNode
-      readonly panel: UiPanel
-    }
-
-export type EmitOptions = {
-  readonly project: UiProject
-  readonly plan: ComponentPlan
-  readonly styling: Styling
-  readonly marks: boolean
-  /** Hears of the helpers and forms that files are needed for. */
-  readonly helpers: Set<Helper>
-  readonly forms: Map<string, UiForm>
-}
-
 type LinkMarkup = ReturnType<Dialect['link']>
 
-/** The part of each group of tabs that is shown first. */
-const findFirstTabs = (root: UiNode): ReadonlyMap<string, string> => {
-  const first = new Map<string, string>()
-  const look = (node: UiNode): void => {
-    const { when, id } = node
-    if (when?.kind === 'tab' && when.startsShown && id !== undefined) first.set(when.group, id)
-    const act = 'act' in node ? node.act : undefined
-    if (act?.kind === 'tab' && act.isEmpty && act.startsShown) first.set(act.group, act.target)
-    if ('children' in node) node.children.forEach(look)
-  }
-  look(root)
-  return first
-}
-
 /** Where a link leads, in the elements of the router where there is one. */
-const linkBuilder = (unit: Unit, { plan }: EmitOptions): Dialect['link'] => {
-  const here = 'page' in unit ? unit.page.key : undefined
+const linkBuilder: UnitSpelling['link'] = (plan, here) => {
   const anchor = (href: string, ...rest: Attribute[]): LinkMarkup => ({
     tag: 'a',
     attributes: [text('href', href), ...rest],
@@ -101,6 +56,20 @@ const linkBuilder = (unit: Unit, { plan }: EmitOptions): Dialect['link'] => {
       }
     }
   }
+}
+
+export const unitSpelling: UnitSpelling = {
+  classAttribute: 'className',
+  labelFor: 'htmlFor',
+  startsWith: (value) => text('defaultValue', value),
+  startsOn: code('defaultChecked', 'true'),
+  disabled: code('disabled', 'true'),
+  required: code('required', 'true'),
+  open: code('open', 'true'),
+  menuTarget: 'popoverTarget',
+  code: reactSpelling,
+  quote: quoteString,
+  link: linkBuilder,
 }
 
 /** The screen with its title and what it is about: React puts both into the head of the page. */
@@ -178,110 +147,20 @@ const print = ({ name, takesRef, imports, lists, statements, markup }: Parts): D
   ])
 }
 
-/** Names of layers for what lists are called, and names that are free in the file. */
-const listOptions = (
-  unit: Unit,
-  own: ComponentCode,
-  { plan, styling }: EmitOptions,
-): ListOptions => {
-  const names = layerNames([unit.root])
-  const types = new UniqueNames('', [
-    ...plan.screens.map(({ name }) => name),
-    ...[...plan.parts.values()].map(({ name }) => name),
-    ...[...plan.sections.values()].map(({ name }) => name),
-    ...[...plan.panels.values()].map(({ name }) => name),
-    ...[...plan.icons.values()].map(({ name }) => name),
-    'Props',
-    'Ref',
-  ])
-  return {
-    likenessOf: (classes) => styling.likenessOf(classes),
-    nameOf: (layer) => names.get(layer),
-    takeName: (wanted) => own.takeName(wanted),
-    takeType: (wanted) => types.take(wanted),
-  }
-}
-
-/** The markup of a component before what it has in common with others is taken out. */
-export type BuiltUnit = {
-  readonly unit: Unit
-  readonly own: ComponentCode
-  readonly markup: MarkupElement
-}
-
-/** Builds the markup of one component; its code is collected on the way. */
-export const buildUnit = (unit: Unit, options: EmitOptions): BuiltUnit => {
-  const { project, plan, styling, marks, forms } = options
-  const own = new ComponentCode({
-    formName(form) {
-      const name = formNameOf(form)
-      forms.set(name, form)
-      return name
-    },
-    firstTabs: findFirstTabs(unit.root),
-    phrases: project.phrases,
-    panelName: (id) => plan.panels.get(id)!.name,
-    routeOf: (page) => (plan.isRouted ? plan.routes.get(page) : undefined),
-    spelling: reactSpelling,
-    quote: quoteString,
-  })
-  const dialect: Dialect = {
-    classAttribute: 'className',
-    labelFor: 'htmlFor',
-    startsWith: (value) => text('defaultValue', value),
-    startsOn: code('defaultChecked', 'true'),
-    disabled: code('disabled', 'true'),
-    required: code('required', 'true'),
-    open: code('open', 'true'),
-    menu: own.menu,
-    menuTarget: 'popoverTarget',
-    act: own.act,
-    when: own.when,
-    tabList: own.tabList,
-    entersInView: own.entersInView,
-    form: own.form,
-    link: linkBuilder(unit, options),
-    source: (asset) => code('src', plan.variables.get(asset)!),
-    icon(asset, attributes) {
-      const icon = plan.icons.get(asset)
-      if (!icon) return undefined
-      return { kind: 'element', tag: icon.name, content: 'blocks', attributes, children: [] }
-    },
-  }
-  const elsewhere = (box: UiBox): MarkupElement | undefined => {
-    const { shared: part, section, layer } = box
-    if (box === unit.root || !('page' in unit)) return undefined
-    const known = section === undefined ? part && plan.parts.get(part) : plan.sections.get(layer)
-    if (!known) return undefined
-    // The layer the part was made of is found where the part is written.
-    const mark = known.node.layer === layer ? {} : { layer }
-    return {
-      kind: 'element',
-      tag: known.name,
-      ...mark,
-      content: 'blocks',
-      attributes: [],
-      children: [],
-    }
-  }
-  const tabs = findTabPanels([unit.root])
-  return { unit, own, markup: buildMarkup(unit.root, { dialect, styling, marks, elsewhere, tabs }) }
-}
-
 const folderOf = ({ kind }: Unit): Folder =>
   kind === 'screen' ? 'screens' : kind === 'section' ? 'sections' : 'components'
 
 /** Writes one component: its imports, its code and its markup. */
 export const writeUnit = (
   { unit, own, markup: built }: BuiltUnit,
-  options: EmitOptions,
+  options: ComponentOptions,
 ): EmittedFile => {
   const { project, plan, styling, marks, helpers } = options
   const folder = folderOf(unit)
   // With marks every element must be found by its layer, so that things stay one by one.
   const { markup: body, lists } = marks
     ? { markup: built, lists: [] }
-    : findLists(built, listOptions(unit, own, options))
+    : findLists(built, listOptions({ unit, own }, options))
   const panels = unit.kind === 'screen' ? (unit.page.panels ?? []) : []
   const whole = endOfMain(
     body,

@@ -22,14 +22,3 @@ export const quoteAttribute = (text: string): string => {
     ? `'${value.replaceAll("'", '&apos;')}'`
     : `"${value.replaceAll('"', '&quot;')}"`
 }
-
-/** A string in TypeScript source, in the quotes that need fewer escapes, double if equal. */
-export const quoteString = (text: string): string => {
-  const inDouble = JSON.stringify(text)
-    .replace(/\u2028/g, '\\u2028')
-    .replace(/\u2029/g, '\\u2029')
-  const singles = text.split("'").length
-  const doubles = text.split('"').length
-  if (doubles <= singles) return inDouble
-  return `'${inDouble.slice(1, -1).replaceAll('\\"', '"').replaceAll("'", "\\'")}'`
-}

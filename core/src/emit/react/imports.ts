@@ -1,5 +1,6 @@
 import type { DataList } from '../shared/lists.js'
 import type { MarkupNode } from '../shared/markup.js'
+import { findUses, HELPERS } from '../shared/uses.js'
 import type { Helper } from '../shared/component-code.js'
 import type { ComponentPlan } from '../shared/component-plan.js'
 
@@ -12,37 +13,6 @@ export const printImport = ({ names, from, isType }: Import): string =>
 export const together = (names: Iterable<string>, from: string): Import[] => {
   const sorted = [...new Set(names)].sort()
   return sorted.length > 0 ? [{ names: `{ ${sorted.join(', ')} }`, from }] : []
-}
-
-/** Helpers that markup names itself. */
-const HELPERS = [
-  'closeDialog',
-  'countField',
-  'enterInView',
-  'enterMenu',
-  'leaveMenu',
-  'moveInMenu',
-  'moveTab',
-  'scrollToPart',
-] as const satisfies readonly Helper[]
-
-/** The tags of some markup, and the code in its attributes. */
-const scan = (node: MarkupNode, tags: Set<string>, codes: Set<string>): void => {
-  switch (node.kind) {
-    case 'element':
-      tags.add(node.tag)
-      for (const one of node.attributes) if (one.kind === 'code') codes.add(one.code)
-      for (const child of node.children) scan(child, tags, codes)
-      return
-    case 'loop':
-      scan(node.template, tags, codes)
-      return
-    case 'when':
-      scan(node.content, tags, codes)
-      return
-    case 'text':
-    case 'expression':
-  }
 }
 
 /** The folders components are in, by what they are. */
@@ -75,14 +45,7 @@ export const importsOf = (
     types: said = [],
   }: Surroundings,
 ): readonly Import[] => {
-  const tags = new Set<string>()
-  const codes = new Set<string>()
-  scan(markup, tags, codes)
-  for (const { fields, rows } of lists) {
-    fields.forEach(({ kind }, i) => {
-      if (kind === 'code') for (const { values } of rows) codes.add(String(values[i]))
-    })
-  }
+  const { tags, codes } = findUses(markup, lists)
   const used = HELPERS.filter((helper) => codes.has(helper))
   for (const helper of used) helpers.add(helper)
   const behaviour = [...new Set([...own, ...used])].filter(

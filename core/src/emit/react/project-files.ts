@@ -1,29 +1,28 @@
 import type { UiProject } from '../../ui/index.js'
 import { fontReadme } from '../shared/font-readme.js'
-import { cleanControls } from '../shared/html-escape.js'
+import type { ScreenFile } from '../shared/component-target.js'
+import { entryPage } from '../shared/entry-page.js'
 import { jsonFile, textFile, type EmittedFile } from '../shared/emitted-file.js'
-import { quoteString } from './escape.js'
+import { quoteString } from '../script/quote-string.js'
 
-type Screen = { readonly component: string; readonly route: string }
-
-const importOf = ({ component }: Screen): string =>
+const importOf = ({ component }: ScreenFile): string =>
   `import { ${component} } from "./screens/${component}";\n`
 
-const singleApp = (screen: Screen): string => `${importOf(screen)}
+const singleApp = (screen: ScreenFile): string => `${importOf(screen)}
 export function App() {
   return <${screen.component} />;
 }
 `
 
 /** A route on one line, or with its attributes below each other when it is too long for one. */
-const routeOf = ({ component, route }: Screen): string => {
+const routeOf = ({ component, route }: ScreenFile): string => {
   const oneLine = `      <Route path=${quoteString(route)} element={<${component} />} />`
   if (oneLine.length <= 80) return oneLine
   return `      <Route\n        path=${quoteString(route)}\n        element={<${component} />}\n      />`
 }
 
 const routedApp = (
-  screens: readonly Screen[],
+  screens: readonly ScreenFile[],
 ): string => `import { Route, Routes } from "react-router";
 ${screens.map(importOf).join('')}
 export function App() {
@@ -45,20 +44,6 @@ createRoot(document.getElementById("root")!).render(
 ${isRouted ? '    <HashRouter>\n      <App />\n    </HashRouter>' : '    <App />'}
   </StrictMode>,
 );
-`
-
-const page = (title: string, language: string): string => `<!doctype html>
-<html lang="${language}">
-  <head>
-    <meta charset="utf-8" />
-    <meta name="viewport" content="width=device-width, initial-scale=1" />
-    <title>${title}</title>
-  </head>
-  <body>
-    <div id="root"></div>
-    <script type="module" src="/src/main.tsx"></script>
-  </body>
-</html>
 `
 
 const VITE_CONFIG = `import tailwindcss from "@tailwindcss/vite";
@@ -98,24 +83,16 @@ npm run dev
 Each screen is a component in \`src/screens\`; tokens and fonts are in \`src/index.css\`.
 `
 
-const escapeTitle = (name: string): string =>
-  cleanControls(name)
-    .replace(/\s+/g, ' ')
-    .trim()
-    .slice(0, 50)
-    .replace(/&/g, '&amp;')
-    .replace(/</g, '&lt;')
-
 /** The files around the screens: entry, routes and configuration. */
 export const buildProjectFiles = (
   project: UiProject,
-  screens: readonly Screen[],
+  screens: readonly ScreenFile[],
 ): EmittedFile[] => {
   const isRouted = screens.length > 1
   return [
     textFile('src/App.tsx', isRouted ? routedApp(screens) : singleApp(screens[0]!)),
     textFile('src/main.tsx', main(isRouted)),
-    textFile('index.html', page(escapeTitle(project.name) || 'Screens', project.language)),
+    textFile('index.html', entryPage(project, 'root', '/src/main.tsx')),
     textFile('vite.config.ts', VITE_CONFIG),
     jsonFile('tsconfig.json', TSCONFIG),
     textFile('README.md', README + fontReadme(project)),

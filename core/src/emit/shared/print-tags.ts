@@ -13,7 +13,7 @@ import {
   type Doc,
   type GroupId,
 } from './document.js'
-import { quoteAttribute } from './html-escape.js'
+import { escapeText, quoteAttribute } from './html-escape.js'
 import {
   borrowsLastChildClosingEnd,
   borrowsNextOpeningStart,
@@ -245,5 +245,16 @@ const printElement = (node: HtmlNode): Doc => {
   )
 }
 
-/** Prints a tree of tags; the outermost element stands as if alone in its file. Loops and conditions are attributes. */
-export const printTags = (markup: MarkupNode): Doc => printChild(toHtmlNode(markup, true))
+type PrintOptions = {
+  /** Two braces would begin code: in words they are written so that they do not. */
+  readonly escapesBraces?: boolean
+}
+
+const escapeBraces = (text: string): string => escapeText(text).replaceAll('{{', '&#123;{')
+
+/**
+ * Prints a tree of tags; the outermost element stands as if alone in its file. Loops and conditions have become
+ * attributes before.
+ */
+export const printTags = (markup: MarkupNode, { escapesBraces }: PrintOptions = {}): Doc =>
+  printChild(toHtmlNode(markup, true, escapesBraces ? escapeBraces : escapeText))

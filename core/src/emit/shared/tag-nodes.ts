@@ -103,7 +103,12 @@ const linkChildren = (node: HtmlNode): void => {
 }
 
 /** Builds the nodes of a tree. `isSpaced`: white space stands around it and does not show. */
-export const toHtmlNode = (markup: MarkupNode, isSpaced: boolean, parent?: HtmlNode): HtmlNode => {
+export const toHtmlNode = (
+  markup: MarkupNode,
+  isSpaced: boolean,
+  escape: (text: string) => string = escapeText,
+  parent?: HtmlNode,
+): HtmlNode => {
   if (markup.kind === 'loop' || markup.kind === 'when') {
     throw new Error(`It is an attribute of a tag: ${markup.kind}`)
   }
@@ -114,14 +119,16 @@ export const toHtmlNode = (markup: MarkupNode, isSpaced: boolean, parent?: HtmlN
     return code
   }
   if (markup.kind === 'text') {
-    const escaped = escapeText(markup.text)
+    const escaped = escape(markup.text)
     const words = escaped.split(' ').filter((word) => word !== '')
     const leading = isSpaced || escaped.startsWith(' ')
     return createNode(markup, parent, words, leading, isSpaced || escaped.endsWith(' '))
   }
   const node = createNode(markup, parent, NOTHING, isSpaced, isSpaced)
   const isInsideSpaced = markup.content === 'blocks'
-  for (const child of markup.children) node.children.push(toHtmlNode(child, isInsideSpaced, node))
+  for (const child of markup.children) {
+    node.children.push(toHtmlNode(child, isInsideSpaced, escape, node))
+  }
   linkChildren(node)
   return node
 }

@@ -5,6 +5,7 @@ export const VERSIONS = {
   '@types/react': '19.3.0',
   '@types/react-dom': '19.3.0',
   '@vitejs/plugin-react': '6.3.0',
+  '@vitejs/plugin-vue': '6.0.11',
   prettier: '3.10.1',
   react: '19.3.1',
   'react-dom': '19.3.1',
@@ -12,6 +13,9 @@ export const VERSIONS = {
   tailwindcss: '4.3.5',
   typescript: '6.0.3',
   vite: '8.3.8',
+  vue: '3.5.45',
+  'vue-router': '4.6.4',
+  'vue-tsc': '3.3.14',
 } as const
 
 export type Dependency = keyof typeof VERSIONS

@@ -1,7 +1,7 @@
 import { concat, group, ifBreak, indent, line, softline, type Doc } from '../../shared/document.js'
 import type { Action, CodeSpelling, Statement } from '../../shared/component-code.js'
 import { code } from '../../shared/markup.js'
-import { quoteString } from '../escape.js'
+import { quoteString } from '../../script/quote-string.js'
 
 const EVENTS = { click: 'onClick', keydown: 'onKeyDown', toggle: 'onToggle', submit: 'onSubmit' }
 

@@ -8,15 +8,15 @@ import {
   line,
   softline,
   type Doc,
-} from '../../shared/document.js'
-import { textFile, type EmittedFile } from '../../shared/emitted-file.js'
-import { printDocument } from '../../shared/print-document.js'
-import { toShortPascal } from '../../../text/names.js'
-import { isTick, type UiForm } from '../../../ui/nodes.js'
-import type { Phrases } from '../../../ui/phrases.js'
-import { quoteString } from '../escape.js'
-import { printBlock } from '../print-block.js'
-import { printProperty } from '../print-property.js'
+} from '../shared/document.js'
+import { textFile, type EmittedFile } from '../shared/emitted-file.js'
+import { printDocument } from '../shared/print-document.js'
+import { toShortPascal } from '../../text/names.js'
+import { isTick, type UiForm } from '../../ui/nodes.js'
+import type { Phrases } from '../../ui/phrases.js'
+import { quoteString } from './quote-string.js'
+import { printBlock } from './print-block.js'
+import { printProperty } from './print-property.js'
 
 const PRINT_WIDTH = 80
 /** Longer names would not leave the lines that have them twice in their width. */

@@ -1,6 +1,6 @@
 import { concat, hardline, span, type Doc } from '../shared/document.js'
 import type { DataList, ListField } from '../shared/lists.js'
-import { quoteString } from './escape.js'
+import { quoteString } from './quote-string.js'
 import { printBlock } from './print-block.js'
 import { printProperty } from './print-property.js'
 
@@ -13,7 +13,10 @@ const valueOf = (value: string | boolean, { kind }: ListField): string =>
   typeof value === 'boolean' ? String(value) : kind === 'text' ? quoteString(value) : value
 
 /** The type of the things in a list, and the list with what the design says as its content. */
-export const printList = ({ name, type, uses, fields, rows }: DataList): Doc => {
+export const listBlocks = (
+  { name, type, uses, fields, rows }: DataList,
+  typeInList: string = type,
+): readonly Doc[] => {
   const members = fields.map(
     (field) => `${field.name}${field.isOptional ? '?' : ''}: ${typeOf(field)};`,
   )
@@ -25,12 +28,12 @@ export const printList = ({ name, type, uses, fields, rows }: DataList): Doc => 
     const thing = printBlock('{', lines, '},')
     return layer === undefined ? thing : span(layer, thing)
   })
-  return concat([
-    ...(uses === undefined
-      ? [printBlock(`type ${type} = {`, members, '};'), hardline, hardline]
-      : []),
-    printBlock(`const ${name}: ${type}[] = [`, things, '];'),
-    hardline,
-    hardline,
-  ])
+  return [
+    ...(uses === undefined ? [printBlock(`type ${type} = {`, members, '};')] : []),
+    printBlock(`const ${name}: ${typeInList}[] = [`, things, '];'),
+  ]
 }
+
+/** Lists before a component, with an empty line after each block. */
+export const printList = (list: DataList): Doc =>
+  concat(listBlocks(list).flatMap((block) => [block, hardline, hardline]))

@@ -1,0 +1,56 @@
+import { concat, group, ifBreak, indent, join, line, type Doc } from '../shared/document.js'
+import type { Looks } from '../shared/looks.js'
+import type { Prop } from '../shared/prop.js'
+import { printBlock } from './print-block.js'
+import { printProperty } from './print-property.js'
+import { quoteString } from './quote-string.js'
+
+const typeOf = ({ kind, of, options = [] }: Prop): readonly string[] => {
+  if (of) return [`${of.tag}Props[${quoteString(of.prop)}]`]
+  if (kind === 'flag') return ['boolean']
+  return kind === 'choice' ? options.map(quoteString) : ['string']
+}
+
+/** `tone?: "rust" | "kelp";`, an option a line where they are too long for one. */
+export const printMember = (prop: Prop): Doc => {
+  const types = typeOf(prop)
+  const head = `${prop.name}${prop.isOptional ? '?' : ''}:`
+  if (types.length === 1) return `${head} ${types[0]!};`
+  const options = join(concat([line, '| ']), types)
+  return group(concat([head, indent(concat([line, ifBreak('| ', ''), options])), ';']))
+}
+
+export const defaultOf = ({ kind, standard }: Prop): string => {
+  if (standard === undefined || standard === false) return ''
+  return kind === 'flag' ? ' = true' : ` = ${quoteString(String(standard))}`
+}
+
+/** What each choice adds, as an object: by the place where there are several. */
+export const printLooks = ({ name, places, classes }: Looks): Doc =>
+  printBlock(
+    `const ${name} = {`,
+    Object.entries(classes).map(([option, own]): Doc => {
+      if (places.length === 1) return printProperty(option, quoteString(own[0]!))
+      const lines = places.map((place, i) => printProperty(place, quoteString(own[i]!)))
+      return printBlock(`${option}: {`, lines, '},')
+    }),
+    '};',
+  )
+
+/** `{ label, tone = "rust" }`, a name a line where they are too long for one. */
+export const printNames = (props: readonly Prop[]): Doc =>
+  concat([
+    '{',
+    indent(
+      concat([
+        line,
+        join(
+          concat([',', line]),
+          props.map((prop) => `${prop.name}${defaultOf(prop)}`),
+        ),
+        ifBreak(',', ''),
+      ]),
+    ),
+    line,
+    '}',
+  ])

@@ -1,0 +1,29 @@
+import type { UiProject } from '../../ui/index.js'
+import { cleanControls } from './html-escape.js'
+
+const escapeTitle = (name: string): string =>
+  cleanControls(name)
+    .replace(/\s+/g, ' ')
+    .trim()
+    .slice(0, 50)
+    .replace(/&/g, '&amp;')
+    .replace(/</g, '&lt;')
+
+/** The page that an app is loaded into: `root` is the id of its place, `script` where it begins. */
+export const entryPage = (
+  { name, language }: UiProject,
+  root: string,
+  script: string,
+): string => `<!doctype html>
+<html lang="${language}">
+  <head>
+    <meta charset="utf-8" />
+    <meta name="viewport" content="width=device-width, initial-scale=1" />
+    <title>${escapeTitle(name) || 'Screens'}</title>
+  </head>
+  <body>
+    <div id="${root}"></div>
+    <script type="module" src="${script}"></script>
+  </body>
+</html>
+`

@@ -1,0 +1,214 @@
+import type { UiProject } from '../../ui/index.js'
+import { UniqueNames } from '../../text/names.js'
+import {
+  rootsOf,
+  type UiBox,
+  type UiForm,
+  type UiNode,
+  type UiPage,
+  type UiPanel,
+} from '../../ui/nodes.js'
+import { formNameOf } from '../script/form-file.js'
+import type { Styling } from '../styling/styling.js'
+import { buildMarkup, findTabPanels, type Dialect } from './build-markup.js'
+import { ComponentCode, type CodeSpelling } from './component-code.js'
+import type { ComponentPlan } from './component-plan.js'
+import { layerNames } from './layer-names.js'
+import type { ListOptions } from './lists.js'
+import { code, type MarkupElement } from './markup.js'
+import type { PartOptions } from './part-options.js'
+import { extractParts } from './parts.js'
+import type { PartComponent } from './prop.js'
+
+/** What becomes a component of its own. */
+export type Unit =
+  | { readonly kind: 'screen'; readonly name: string; readonly root: UiNode; readonly page: UiPage }
+  | { readonly kind: 'part'; readonly name: string; readonly root: UiNode }
+  | {
+      readonly kind: 'section'
+      readonly name: string
+      readonly root: UiNode
+      readonly page: UiPage
+    }
+  | {
+      readonly kind: 'panel'
+      readonly name: string
+      readonly root: UiNode
+      readonly panel: UiPanel
+    }
+
+/** How a target with components writes tags and code. */
+export type UnitSpelling = Pick<
+  Dialect,
+  | 'classAttribute'
+  | 'disabled'
+  | 'labelFor'
+  | 'menuTarget'
+  | 'open'
+  | 'required'
+  | 'startsOn'
+  | 'startsWith'
+> & {
+  readonly code: CodeSpelling
+  /** A text in code. */
+  quote(text: string): string
+  /** Where a link leads; `here`: the page it stands on, where it stands on one. */
+  link(plan: ComponentPlan, here: string | undefined): Dialect['link']
+}
+
+export type UnitOptions = {
+  readonly project: UiProject
+  readonly plan: ComponentPlan
+  readonly styling: Styling
+  readonly marks: boolean
+  readonly spelling: UnitSpelling
+  /** Hears of the forms that files are needed for. */
+  readonly forms: Map<string, UiForm>
+}
+
+/** Everything that becomes a component of its own: screens, what they have in common, what is shown over them. */
+const listUnits = ({ screens, parts, sections, panels }: ComponentPlan): readonly Unit[] => [
+  ...screens.map(({ name, page }): Unit => ({ kind: 'screen', name, root: page.root, page })),
+  ...[...parts.values()].map(({ name, node }): Unit => ({ kind: 'part', name, root: node })),
+  ...[...sections.values()].map(({ name, node, page }): Unit => ({
+    kind: 'section',
+    name,
+    root: node,
+    page,
+  })),
+  ...[...panels.values()].map(({ name, panel }): Unit => ({
+    kind: 'panel',
+    name,
+    root: panel.root,
+    panel,
+  })),
+]
+
+/** The part of each group of tabs that is shown first. */
+const findFirstTabs = (root: UiNode): ReadonlyMap<string, string> => {
+  const first = new Map<string, string>()
+  const look = (node: UiNode): void => {
+    const { when, id } = node
+    if (when?.kind === 'tab' && when.startsShown && id !== undefined) first.set(when.group, id)
+    const act = 'act' in node ? node.act : undefined
+    if (act?.kind === 'tab' && act.isEmpty && act.startsShown) first.set(act.group, act.target)
+    if ('children' in node) node.children.forEach(look)
+  }
+  look(root)
+  return first
+}
+
+/** Names of layers for what lists are called, and names that are free in the file. */
+export const listOptions = (
+  { unit, own }: Pick<BuiltUnit, 'unit' | 'own'>,
+  { plan, styling }: UnitOptions,
+): ListOptions => {
+  const names = layerNames([unit.root])
+  const types = new UniqueNames('', [
+    ...plan.screens.map(({ name }) => name),
+    ...[...plan.parts.values()].map(({ name }) => name),
+    ...[...plan.sections.values()].map(({ name }) => name),
+    ...[...plan.panels.values()].map(({ name }) => name),
+    ...[...plan.icons.values()].map(({ name }) => name),
+    'Props',
+    'Ref',
+  ])
+  return {
+    likenessOf: (classes) => styling.likenessOf(classes),
+    nameOf: (layer) => names.get(layer),
+    takeName: (wanted) => own.takeName(wanted),
+    takeType: (wanted) => types.take(wanted),
+  }
+}
+
+/** The markup of a component before what it has in common with others is taken out. */
+export type BuiltUnit = {
+  readonly unit: Unit
+  readonly own: ComponentCode
+  readonly markup: MarkupElement
+}
+
+/** Builds the markup of one component; its code is collected on the way. */
+const buildUnit = (unit: Unit, options: UnitOptions): BuiltUnit => {
+  const { project, plan, styling, marks, forms, spelling } = options
+  const own = new ComponentCode({
+    formName(form) {
+      const name = formNameOf(form)
+      forms.set(name, form)
+      return name
+    },
+    firstTabs: findFirstTabs(unit.root),
+    phrases: project.phrases,
+    panelName: (id) => plan.panels.get(id)!.name,
+    routeOf: (page) => (plan.isRouted ? plan.routes.get(page) : undefined),
+    spelling: spelling.code,
+    quote: (text) => spelling.quote(text),
+  })
+  const dialect: Dialect = {
+    ...spelling,
+    menu: own.menu,
+    act: own.act,
+    when: own.when,
+    tabList: own.tabList,
+    entersInView: own.entersInView,
+    form: own.form,
+    link: spelling.link(plan, 'page' in unit ? unit.page.key : undefined),
+    source: (asset) => code('src', plan.variables.get(asset)!),
+    icon(asset, attributes) {
+      const icon = plan.icons.get(asset)
+      if (!icon) return undefined
+      return { kind: 'element', tag: icon.name, content: 'blocks', attributes, children: [] }
+    },
+  }
+  const elsewhere = (box: UiBox): MarkupElement | undefined => {
+    const { shared: part, section, layer } = box
+    if (box === unit.root || !('page' in unit)) return undefined
+    const known = section === undefined ? part && plan.parts.get(part) : plan.sections.get(layer)
+    if (!known) return undefined
+    // The layer the part was made of is found where the part is written.
+    const mark = known.node.layer === layer ? {} : { layer }
+    return {
+      kind: 'element',
+      tag: known.name,
+      ...mark,
+      content: 'blocks',
+      attributes: [],
+      children: [],
+    }
+  }
+  const tabs = findTabPanels([unit.root])
+  return { unit, own, markup: buildMarkup(unit.root, { dialect, styling, marks, elsewhere, tabs }) }
+}
+
+/** What parts are made of: names of layers and properties, and which classes say where things stand. */
+const partOptions = ({ project, plan, styling, spelling }: UnitOptions): PartOptions => {
+  const names = layerNames(project.pages.flatMap(rootsOf))
+  return {
+    propertyOf: (layer) => project.properties.get(layer),
+    switchOf: (layer) => project.switches.get(layer),
+    nameOf: (layer) => names.get(layer),
+    variantOf: (layer) => project.variants.get(layer) ?? {},
+    isPlacing: (name) => styling.isPlacing(name),
+    likenessOf: (classes) => styling.likenessOf(classes),
+    tagOf: plan.nameComponent,
+    classAttribute: spelling.classAttribute,
+  }
+}
+
+/** The markup of all components of a project: of what the plan says, and of what stands in several places. */
+export const buildUnits = (
+  options: UnitOptions,
+): { readonly units: readonly BuiltUnit[]; readonly parts: readonly PartComponent[] } => {
+  const units = listUnits(options.plan).map((unit) => buildUnit(unit, options))
+  // With marks every element must be found by its layer, so that nothing is taken out.
+  if (options.marks) return { units, parts: [] }
+  const { roots, components } = extractParts(
+    units.map(({ markup }) => markup),
+    options.project.parts,
+    partOptions(options),
+  )
+  return {
+    units: units.map((unit, i) => ({ ...unit, markup: roots[i]! })),
+    parts: components,
+  }
+}

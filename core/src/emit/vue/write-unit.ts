@@ -1,0 +1,219 @@
+import { isPopover } from '../../design/interaction.js'
+import type { UiPanel } from '../../ui/nodes.js'
+import { listBlocks } from '../script/print-list.js'
+import { printBlock } from '../script/print-block.js'
+import { printLooks, printMember, printNames } from '../script/print-props.js'
+import { quoteString } from '../script/quote-string.js'
+import { CURRENT_PAGE } from '../shared/build-markup.js'
+import type { ComponentCode } from '../shared/component-code.js'
+import type { ComponentOptions } from '../shared/component-target.js'
+import {
+  concat,
+  group,
+  hardline,
+  ifBreak,
+  indent,
+  join,
+  softline,
+  line,
+  type Doc,
+} from '../shared/document.js'
+import type { EmittedFile } from '../shared/emitted-file.js'
+import { iconAttributes, type Icon } from '../shared/icons.js'
+import { endOfMain } from '../shared/in-main.js'
+import { findLists, type DataList } from '../shared/lists.js'
+import { code, text, type Attribute, type MarkupElement } from '../shared/markup.js'
+import { titleOf } from '../shared/page-title.js'
+import type { PartComponent, Prop } from '../shared/prop.js'
+import { listOptions, type BuiltUnit, type Unit, type UnitSpelling } from '../shared/units.js'
+import type { Styling } from '../styling/styling.js'
+import {
+  codeSpelling,
+  functionsOf,
+  printStatement,
+  quoteInAttribute,
+} from './behaviour/statements.js'
+import { importsOf, type Folder } from './imports.js'
+import { printFile } from './print-file.js'
+
+/** Where a link leads; RouterLink says of itself when it leads to the page that is shown. */
+const linkBuilder: UnitSpelling['link'] = (plan) => (link) => {
+  const anchor = (href: string, ...rest: Attribute[]) => ({
+    tag: 'a',
+    attributes: [text('href', href), ...rest],
+  })
+  switch (link.kind) {
+    case 'nowhere':
+      return anchor('#')
+    case 'address':
+      return anchor(link.url)
+    case 'page':
+      return plan.isRouted
+        ? { tag: 'RouterLink', attributes: [text('to', plan.routes.get(link.page)!)] }
+        : anchor('/', CURRENT_PAGE)
+    case 'section':
+      return plan.isRouted
+        ? anchor(`#${link.id}`, code('@click', 'scrollToPart'))
+        : anchor(`#${link.id}`)
+  }
+}
+
+export const unitSpelling: UnitSpelling = {
+  classAttribute: 'class',
+  labelFor: 'for',
+  startsWith: (value) => text('value', value),
+  startsOn: code('checked', 'true'),
+  disabled: code('disabled', 'true'),
+  required: code('required', 'true'),
+  open: code('open', 'true'),
+  menuTarget: 'popovertarget',
+  code: codeSpelling,
+  quote: quoteInAttribute,
+  link: linkBuilder,
+}
+
+/** What shows a panel over the page, around its content. */
+const inPanel = (
+  { kind, id, label }: UiPanel,
+  content: MarkupElement,
+  classes: readonly string[],
+  own: ComponentCode,
+): MarkupElement => ({
+  kind: 'element',
+  tag: isPopover(kind) ? 'div' : 'dialog',
+  content: 'blocks',
+  attributes: [
+    ...(isPopover(kind)
+      ? [text('id', id), text('popover', 'auto')]
+      : [text('ref', 'dialog'), text('closedby', 'any')]),
+    ...(kind === 'overlay' ? [text('role', 'group')] : []),
+    ...(kind === 'menu' ? [text('role', 'menu'), ...own.menuPanel()] : []),
+    text('aria-label', label),
+    text('class', classes.join(' ')),
+  ],
+  children: [content],
+})
+
+/** How a dialog is shown by the component that holds it. */
+const DIALOG: readonly Doc[] = [
+  'const dialog = useTemplateRef("dialog");',
+  'defineExpose({ show: () => dialog.value?.showModal() });',
+]
+
+const folderOf = ({ kind }: Unit): Folder =>
+  kind === 'screen' ? 'screens' : kind === 'section' ? 'sections' : 'components'
+
+/** What a thing in a list is given may include where it stands, which is no prop. */
+const typeInList = ({ type, fields }: DataList): string =>
+  fields.some(({ name }) => name === 'class') ? `(${type} & { class?: string })` : type
+
+/** `usePage("Today", "Low water is at 14:32.");` */
+const printPage = (title: string, about: string | undefined): Doc => {
+  const given = [title, ...(about === undefined ? [] : [about])].map(quoteString)
+  return group(
+    concat([
+      'usePage(',
+      indent(concat([softline, join(concat([',', line]), given), ifBreak(',', '')])),
+      softline,
+      ');',
+    ]),
+  )
+}
+
+const together = (lines: readonly Doc[]): readonly Doc[] =>
+  lines.length === 0 ? [] : [join(hardline, lines)]
+
+/** Writes one component: its imports, its code and its markup. */
+export const writeUnit = (
+  { unit, own, markup: built }: BuiltUnit,
+  options: ComponentOptions,
+): EmittedFile => {
+  const { project, plan, styling, marks, helpers } = options
+  const folder = folderOf(unit)
+  // With marks every element must be found by its layer, so that things stay one by one.
+  const { markup: body, lists } = marks
+    ? { markup: built, lists: [] }
+    : findLists(built, listOptions({ unit, own }, options))
+  const panels = unit.kind === 'screen' ? (unit.page.panels ?? []) : []
+  const whole = endOfMain(
+    body,
+    panels.map((panel) => own.panel(panel)),
+  )
+  const markup =
+    unit.kind === 'panel'
+      ? inPanel(unit.panel, whole, panelClasses(unit.panel, styling), own)
+      : whole
+  for (const helper of own.helpers) helpers.add(helper)
+  const isDialog = unit.kind === 'panel' && !isPopover(unit.panel.kind)
+  const functions = new Set([
+    ...functionsOf(own.statements),
+    ...(isDialog ? ['useTemplateRef'] : []),
+  ])
+  const imports = importsOf(markup, lists, {
+    plan,
+    folder,
+    helpers,
+    functions: [...functions],
+    router: own.navigates ? ['useRouter'] : [],
+    own: own.helpers,
+    forms: own.forms,
+    isPage: unit.kind === 'screen',
+  })
+  const page =
+    unit.kind === 'screen'
+      ? [
+          printPage(
+            titleOf(unit.page.name, project.pages.length, project.name),
+            unit.page.description,
+          ),
+        ]
+      : []
+  const blocks = [
+    ...together(imports),
+    ...lists.flatMap((list) => listBlocks(list, typeInList(list))),
+    ...page,
+    ...together([
+      ...(own.navigates ? ['const router = useRouter();'] : []),
+      ...own.statements.filter(({ kind }) => kind !== 'handler').map(printStatement),
+    ]),
+    ...own.statements.filter(({ kind }) => kind === 'handler').map(printStatement),
+    ...(isDialog ? together(DIALOG) : []),
+  ]
+  return printFile(`src/${folder}/${unit.name}.vue`, blocks, markup)
+}
+
+const panelClasses = (panel: UiPanel, styling: Styling): readonly string[] => styling.panel(panel)
+
+const isProp = ({ kind }: Prop): boolean => kind !== 'classes'
+
+/** The file of a component that is used in several places. */
+export const writePart = (
+  { tag, props, looks, markup }: PartComponent,
+  { plan, helpers }: ComponentOptions,
+): EmittedFile => {
+  const own = props.filter(isProp)
+  const types = own.flatMap(({ of }) => (of ? [of.tag] : []))
+  const imports = importsOf(markup, [], { plan, folder: 'components', helpers, types })
+  const type = `${tag}Props`
+  const blocks = [
+    ...together(imports),
+    ...(own.length > 0
+      ? [
+          printBlock(`export type ${type} = {`, own.map(printMember), '};'),
+          group(concat(['const ', printNames(own), ` = defineProps<${type}>();`])),
+        ]
+      : []),
+    ...looks.map(printLooks),
+  ]
+  return printFile(`src/components/${tag}.vue`, blocks, markup)
+}
+
+/** A component that draws an icon; what it is given goes to its \`svg\` element. */
+export const writeIcon = (icon: Icon): EmittedFile =>
+  printFile(`src/icons/${icon.name}.vue`, [], {
+    kind: 'element',
+    tag: 'svg',
+    content: 'blocks',
+    attributes: iconAttributes(icon),
+    children: icon.shapes,
+  })
