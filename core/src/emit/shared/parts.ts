@@ -117,10 +117,10 @@ const makeComponent = (
     values,
   }))
   const isPlaced = placing.some((list) => list !== '')
-  const className: Given = {
+  const placed: Given = {
     prop: {
-      id: 'className',
-      name: 'className',
+      id: options.classAttribute,
+      name: options.classAttribute,
       kind: 'classes',
       standard: '',
       isOptional: true,
@@ -129,7 +129,7 @@ const makeComponent = (
   }
   const all = [
     ...[...given, ...choices].map((one) => asSaid(one, part.props)),
-    ...(isPlaced ? [className] : []),
+    ...(isPlaced ? [placed] : []),
   ]
   const tag = options.tagOf(part, suffix)
   return {
