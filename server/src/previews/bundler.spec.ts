@@ -1,4 +1,4 @@
-import { bundleReact } from './bundler'
+import { bundleApp } from './bundler'
 import type { SourceFileDto } from './dto/bundle.dto'
 
 const file = (path: string, content: string): SourceFileDto => ({ path, encoding: 'text', content })
@@ -9,7 +9,7 @@ const main = file(
 )
 
 test('bundles the given files with their pictures', async () => {
-  const bundle = await bundleReact([
+  const bundle = await bundleApp([
     main,
     file('src/index.css', 'body {}'),
     file(
@@ -27,11 +27,48 @@ test.each([
   ['a package that is not allowed', 'import fs from "typeorm"; export const App = fs'],
   ['a module of Node', 'import fs from "node:fs"; export const App = fs'],
 ])('refuses %s', async (_what, source) => {
-  const bundle = await bundleReact([main, file('src/index.css', ''), file('src/App.tsx', source)])
+  const bundle = await bundleApp([main, file('src/index.css', ''), file('src/App.tsx', source)])
   expect(bundle).toEqual({ errors: [expect.stringContaining('is not part of the project')] })
 })
 
 test('says what does not parse', async () => {
-  const bundle = await bundleReact([file('src/main.tsx', 'export const = 1')])
+  const bundle = await bundleApp([file('src/main.tsx', 'export const = 1')])
   expect('errors' in bundle && bundle.errors.length).toBeGreaterThan(0)
+})
+
+const vueMain = file(
+  'src/main.ts',
+  'import { createApp } from "vue"; import App from "./App.vue"; createApp(App).mount("#app")',
+)
+
+test('bundles single-file components, with types of props from other files', async () => {
+  const bundle = await bundleApp([
+    vueMain,
+    file(
+      'src/App.vue',
+      '<script setup lang="ts">\nimport Tide, { type TideProps } from "./Tide.vue";\nexport type AppProps = { label?: TideProps["label"] };\nconst { label = "Low water" } = defineProps<AppProps>();\n</script>\n<template><Tide :label="label" /></template>',
+    ),
+    file(
+      'src/Tide.vue',
+      '<script setup lang="ts">\nexport type TideProps = { label: string };\nconst { label } = defineProps<TideProps>();\n</script>\n<template><p>{{ label }}</p></template>',
+    ),
+  ])
+  expect('errors' in bundle ? bundle.errors : []).toEqual([])
+  expect('script' in bundle && bundle.script).toContain('Low water')
+})
+
+test('says in which single-file component something is wrong', async () => {
+  const bundle = await bundleApp([vueMain, file('src/App.vue', '<template><p></template>')])
+  expect(bundle).toEqual({ errors: [expect.stringContaining('src/App.vue: ')] })
+})
+
+test('a single-file component sees no other files than the given ones', async () => {
+  const bundle = await bundleApp([
+    vueMain,
+    file(
+      'src/App.vue',
+      '<script setup lang="ts">\nimport x from "/etc/passwd";\n</script>\n<template><p>{{ x }}</p></template>',
+    ),
+  ])
+  expect(bundle).toEqual({ errors: [expect.stringContaining('is not part of the project')] })
 })

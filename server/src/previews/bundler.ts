@@ -1,9 +1,18 @@
 import { posix } from 'node:path'
 import { build, type Loader, type Plugin } from 'esbuild'
 import type { SourceFileDto } from './dto/bundle.dto'
+import { compileVue } from './vue-files'
 
-const ENTRY = 'src/main.tsx'
-const ALLOWED = new Set(['react', 'react/jsx-runtime', 'react-dom/client', 'react-router'])
+/** Where apps begin, whatever they are written in. */
+const ENTRIES = ['src/main.tsx', 'src/main.ts']
+const ALLOWED = new Set([
+  'react',
+  'react/jsx-runtime',
+  'react-dom/client',
+  'react-router',
+  'vue',
+  'vue-router',
+])
 const LOADERS: Readonly<Record<string, Loader>> = {
   '.ts': 'ts',
   '.tsx': 'tsx',
@@ -29,6 +38,13 @@ const onlyGivenFiles = (files: ReadonlyMap<string, SourceFileDto>): Plugin => ({
     bundler.onLoad({ filter: /.*/, namespace: 'given' }, ({ path }) => {
       const file = files.get(path)
       if (!file) return { errors: [{ text: `"${path}" is not part of the project` }] }
+      if (path.endsWith('.vue')) {
+        const read = (name: string): string | undefined => files.get(name)?.content
+        const compiled = compileVue(path, file.content, read)
+        return 'errors' in compiled
+          ? { errors: compiled.errors.map((text) => ({ text })) }
+          : { contents: compiled.code, loader: 'ts' }
+      }
       const loader = LOADERS[posix.extname(path)]
       if (loader) return { contents: file.content, loader }
       // The style sheet is compiled in the browser and put in beside the script.
@@ -43,19 +59,25 @@ const onlyGivenFiles = (files: ReadonlyMap<string, SourceFileDto>): Plugin => ({
 
 export type Bundle = { readonly script: string } | { readonly errors: readonly string[] }
 
-/** Bundles generated React code into one script. Nothing of it is run here. */
-export const bundleReact = async (files: readonly SourceFileDto[]): Promise<Bundle> => {
+/** Bundles the generated code of an app into one script. Nothing of it is run here. */
+export const bundleApp = async (files: readonly SourceFileDto[]): Promise<Bundle> => {
   const byPath = new Map(files.map((file) => [file.path, file]))
+  const entry = ENTRIES.find((path) => byPath.has(path)) ?? ENTRIES[0]!
   try {
     const result = await build({
-      entryPoints: [ENTRY],
+      entryPoints: [entry],
       bundle: true,
       write: false,
       minify: true,
       format: 'iife',
       target: 'es2022',
       jsx: 'automatic',
-      define: { 'process.env.NODE_ENV': '"production"' },
+      define: {
+        'process.env.NODE_ENV': '"production"',
+        __VUE_OPTIONS_API__: 'false',
+        __VUE_PROD_DEVTOOLS__: 'false',
+        __VUE_PROD_HYDRATION_MISMATCH_DETAILS__: 'false',
+      },
       logLevel: 'silent',
       plugins: [onlyGivenFiles(byPath)],
     })

@@ -1,6 +1,6 @@
 import { Body, Controller, Get, Header, HttpCode, Post } from '@nestjs/common'
 import { ApiExcludeEndpoint, ApiOperation, ApiTags } from '@nestjs/swagger'
-import { bundleReact } from './bundler'
+import { bundleApp } from './bundler'
 import { BundleDto } from './dto/bundle.dto'
 import { PREVIEW_PAGE, PREVIEW_POLICY } from './preview-page'
 
@@ -9,9 +9,9 @@ import { PREVIEW_PAGE, PREVIEW_POLICY } from './preview-page'
 export class PreviewsController {
   @Post('api/previews')
   @HttpCode(200)
-  @ApiOperation({ summary: 'Bundle generated React code into one script' })
+  @ApiOperation({ summary: 'Bundle the generated code of an app into one script' })
   bundle(@Body() { files }: BundleDto) {
-    return bundleReact(files)
+    return bundleApp(files)
   }
 
   @Get('preview')

@@ -84,7 +84,7 @@ const look = EditorView.theme({
 })
 
 const languageOf = (path: string): Extension => {
-  if (path.endsWith('.html')) return html()
+  if (path.endsWith('.html') || path.endsWith('.vue')) return html()
   if (path.endsWith('.css')) return css()
   if (/\.(tsx?|json)$/.test(path) || path.startsWith('.prettierrc'))
     return javascript({ jsx: true, typescript: true })

@@ -3,7 +3,7 @@ import type { LayerRow } from '../../../engine/protocol'
 import { boxBetween, findLayerAt, findLayersIn } from './hit-test'
 import { clampZoom, stepZoom } from './stage-store'
 import { findAncestors, initiallyOpen, NO_FILTER, visibleRows } from './outline-rows'
-import { buildBundleFiles, buildHtmlPreview, buildReactPreview } from './preview-html'
+import { buildBundleFiles, buildHtmlPreview, buildAppPreview } from './preview-html'
 import { findLayerAtOffset, findThread } from './threads'
 
 const row = (key: string, depth: number, rest: Partial<LayerRow> = {}): LayerRow => ({
@@ -179,12 +179,12 @@ describe('previews', () => {
   })
 
   test('a bundle cannot end its script element', () => {
-    const html = buildReactPreview(converted([]), { script: 'a="</script><b>"' }, 'home')
+    const html = buildAppPreview(converted([]), { script: 'a="</script><b>"' }, 'home')
     expect(html).toContain('a="<\\/script><b>"')
   })
 
   test('build errors are shown as text', () => {
-    expect(buildReactPreview(converted([]), { errors: ['<b>"x"'] }, 'home')).toContain(
+    expect(buildAppPreview(converted([]), { errors: ['<b>"x"'] }, 'home')).toContain(
       '<li>&lt;b&gt;"x"</li>',
     )
   })

@@ -72,7 +72,7 @@ export const buildHtmlPreview = (converted: Converted, page: string): string | u
   return html.replace('</body>', () => `${bridge}</body>`)
 }
 
-/** The sources of the React target as the bundler takes them. */
+/** The sources of an app as the bundler takes them. */
 export const buildBundleFiles = ({ preview }: Converted): PreviewFile[] =>
   preview.files
     .filter((f) => f.path.startsWith('src/') && !f.path.startsWith('src/fonts/'))
@@ -85,8 +85,11 @@ export const buildBundleFiles = ({ preview }: Converted): PreviewFile[] =>
 const escapeText = (text: string): string =>
   text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;')
 
-/** The bundled React app in a page, at the route of one screen. */
-export const buildReactPreview = (converted: Converted, bundle: Bundle, page: string): string => {
+/** Where apps put themselves. */
+const PLACES: Readonly<Record<string, string>> = { react: 'root', vue: 'app' }
+
+/** A bundled app in a page, at the route of one screen. */
+export const buildAppPreview = (converted: Converted, bundle: Bundle, page: string): string => {
   if ('errors' in bundle) {
     const list = bundle.errors.map((e) => `<li>${escapeText(e)}</li>`).join('')
     return `<!doctype html><title>Preview</title><p>The code does not build:</p><ul>${list}</ul>`
@@ -94,7 +97,7 @@ export const buildReactPreview = (converted: Converted, bundle: Bundle, page: st
   const route = converted.pages[page]?.route ?? '/'
   return (
     `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>Preview</title>` +
-    `<style>${inStyle(withFiles(converted))}</style></head><body><div id="root"></div>` +
+    `<style>${inStyle(withFiles(converted))}</style></head><body><div id="${PLACES[converted.target] ?? 'root'}"></div>` +
     `<script>location.hash=${inScript(JSON.stringify(`#${route}`))}</script>` +
     `<script>${inScript(bundle.script)}</script>${bridge}</body></html>`
   )

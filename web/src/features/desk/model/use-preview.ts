@@ -1,20 +1,20 @@
 import { useEffect, useMemo, useState } from 'react'
 import { api, messageOf, type Bundle } from '../../../shared/lib/api'
 import type { Converted } from '../../../engine/protocol'
-import { buildBundleFiles, buildHtmlPreview, buildReactPreview } from './preview-html'
+import { buildBundleFiles, buildHtmlPreview, buildAppPreview } from './preview-html'
 
 type Bundled = { readonly of: Converted; readonly bundle: Bundle }
 
-/** The page to run for a result: at once for HTML, after bundling for React. */
+/** The page to run for a result: at once for HTML, after bundling for apps. */
 export const usePreview = (
   converted: Converted | undefined,
   page: string | undefined,
 ): string | undefined => {
   const [bundled, setBundled] = useState<Bundled>()
-  const isReact = converted?.target === 'react'
+  const isApp = converted !== undefined && converted.target !== 'html'
 
   useEffect(() => {
-    if (!isReact || !converted || converted.files.length === 0) return
+    if (!isApp || !converted || converted.files.length === 0) return
     let isCurrent = true
     api
       .bundle(buildBundleFiles(converted))
@@ -26,12 +26,12 @@ export const usePreview = (
     return () => {
       isCurrent = false
     }
-  }, [converted, isReact])
+  }, [converted, isApp])
 
   return useMemo(() => {
     if (!converted || !page) return undefined
-    if (!isReact) return buildHtmlPreview(converted, page)
+    if (!isApp) return buildHtmlPreview(converted, page)
     // Until the new bundle is there, the one before goes on running.
-    return bundled && buildReactPreview(bundled.of, bundled.bundle, page)
-  }, [bundled, converted, isReact, page])
+    return bundled && buildAppPreview(bundled.of, bundled.bundle, page)
+  }, [bundled, converted, isApp, page])
 }
