@@ -77,11 +77,8 @@ export const prepare = (
   if (!roots.ok) return roots
   if (roots.value.length === 0) return failed([...edited.notes, notes.nothingVisible()])
   const project = buildUi(edited.design, roots.value, fonts, options)
-  return {
-    ok: true,
-    value: withParts(project, edited.design, options.grain),
-    notes: [...edited.notes, ...project.notes],
-  }
+  const value = withParts(project, edited.design, options.grain)
+  return { ok: true, value, notes: [...edited.notes, ...value.notes] }
 }
 
 /**

@@ -61,16 +61,18 @@ const CASES = [
   { name: 'Night ferry kiosk', width: 1080, height: 1350 },
 ]
 for (const { name, width, height } of CASES) {
-  for (const target of ['HTML', 'React']) {
+  for (const [target, file] of [
+    ['HTML', 'styles.css'],
+    ['React', 'App.tsx'],
+    ['Vue', 'App.vue'],
+  ] as const) {
     test(`${name} as ${target}: downloaded, built and looking like the design`, async ({
       page,
     }) => {
       const desk = await Desk.open(page, name)
       const id = page.url().split('/').at(-1)!
       await desk.choose(/^to /, target)
-      await expect(
-        page.getByRole('button', { name: target === 'React' ? 'App.tsx' : 'styles.css' }).first(),
-      ).toBeVisible()
+      await expect(page.getByRole('button', { name: file }).first()).toBeVisible()
       await expect(page.getByText('Converting')).toBeHidden()
       const project = await download(page)
       const site = join(folder, 'site')

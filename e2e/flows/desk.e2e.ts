@@ -63,13 +63,15 @@ test('the result runs at any width and follows its own layout', async ({ page })
   await expect.poll(width).toBe(1280)
 })
 
-for (const target of ['HTML', 'React']) {
+for (const [target, file] of [
+  ['HTML', 'index.html'],
+  ['React', 'TodayOnTheShore.tsx'],
+  ['Vue', 'TodayOnTheShore.vue'],
+] as const) {
   test(`links between screens work in the running ${target}`, async ({ page }) => {
     const desk = await Desk.open(page, 'Tidewrack')
-    if (target === 'React') {
-      await desk.choose(/^to /, 'React')
-      await expect(page.getByRole('button', { name: 'TodayOnTheShore.tsx' })).toBeVisible()
-    }
+    if (target !== 'HTML') await desk.choose(/^to /, target)
+    await expect(page.getByRole('button', { name: file })).toBeVisible()
     await page.getByRole('button', { name: 'Use', exact: true }).click()
     await desk.clickInResult(desk.result.getByRole('link', { name: 'Log a sighting' }).first())
     await expect(

@@ -15,7 +15,9 @@ test('a part shows what it is given, is renamed, and the code follows', async ({
   await page.getByRole('button', { name: /^Sighting 4 places/ }).click()
   const card = page.getByRole('region', { name: 'The chosen part' })
   await expect(card.getByRole('row', { name: /^rare yes or no/ })).toBeVisible()
-  await expect(card.getByRole('row', { name: /^species text always given/ })).toBeVisible()
+  await expect(
+    card.getByRole('textbox', { name: 'species where nothing is given' }),
+  ).toHaveAttribute('placeholder', 'always given')
   const { violations } = await new AxeBuilder({ page }).exclude('iframe').analyze()
   expect(violations.map((v) => `${v.id}: ${v.nodes[0]?.html}`)).toEqual([])
 
@@ -66,4 +68,41 @@ test('HTML says that it has no components', async ({ page }) => {
   const desk = await openParts(page)
   await desk.choose(/^to /, 'HTML')
   await expect(page.getByText('HTML has no components')).toBeVisible()
+})
+
+test('what a component is given is renamed, asked for and given a default, and the code follows', async ({
+  page,
+}) => {
+  const desk = await openParts(page)
+  await page.getByRole('button', { name: /^Sighting 4 places/ }).click()
+  const card = page.getByRole('region', { name: 'The chosen part' })
+  const name = card.getByRole('textbox', { name: 'Name of rare' })
+  await name.fill('is rare')
+  await name.press('Enter')
+  await expect(desk.code).toContainText('isRare: true')
+  await card
+    .getByRole('combobox', { name: 'isRare where nothing is given' })
+    .selectOption('else yes')
+  await expect(desk.code).toContainText('isRare: false')
+  await expect(card).toContainText('isRare')
+  await card.getByText('src/components/Sighting.tsx').click()
+  await expect(card.locator('pre')).toContainText('isRare = true')
+  const place = card.getByRole('textbox', { name: 'place where nothing is given' })
+  await place.fill('Gannet Spit, upper wrack')
+  await place.press('Enter')
+  await expect(card.locator('pre')).toContainText('place = "Gannet Spit, upper wrack"')
+  const undo = page.getByRole('button', { name: 'Undo' })
+  for (let i = 0; i < 3; i++) await undo.click()
+  await expect(undo).toBeDisabled()
+  await expect(desk.code).toContainText('rare: true')
+})
+
+test('long pages are cut as finely as a person says', async ({ page }) => {
+  await openParts(page)
+  await page.getByRole('combobox', { name: 'Long pages' }).selectOption('cut finer')
+  await page.reload()
+  await Desk.ready(page)
+  await page.getByRole('tab', { name: 'Parts' }).click()
+  await expect(page.getByRole('combobox', { name: 'Long pages' })).toHaveValue('fine')
+  await page.getByRole('combobox', { name: 'Long pages' }).selectOption('cut into their sections')
 })

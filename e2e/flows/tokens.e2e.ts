@@ -83,3 +83,22 @@ test('token files come in, one a mode, go out, and come in again', async ({ page
   })
   await expect(page.getByText(/list.json holds no tokens/)).toBeVisible()
 })
+
+test('the style page shows every token with its code, and which colours stand on one another', async ({
+  page,
+  context,
+}) => {
+  await context.grantPermissions(['clipboard-read', 'clipboard-write'])
+  await Desk.open(page, 'Tidewrack')
+  await page.getByRole('tab', { name: 'Tokens' }).click()
+  await page.getByRole('button', { name: 'Style page' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Style page' })
+  await expect(dialog.getByText('dark: #14201f')).toBeVisible()
+  await dialog.getByRole('button', { name: 'bg-kelp', exact: true }).click()
+  await expect(page.getByText('bg-kelp copied.')).toBeVisible()
+  const row = dialog.getByRole('row', { name: /color\.quiet color\.sand/ })
+  await expect(row).toContainText('5.4 : 1')
+  await row.getByRole('button', { name: '3 texts' }).click()
+  await expect(dialog).toBeHidden()
+  await expect(page.getByText('3 selected')).toBeVisible()
+})

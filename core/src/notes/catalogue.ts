@@ -276,6 +276,12 @@ export const notes = {
       `${count} layers have no auto layout around them and are placed by coordinates.`,
       'Add auto layout in the design; the result then follows the width.',
     ),
+  variantsUndrawn: (layer: string, component: string, some: readonly string[], count: number) =>
+    note('info', 'parts/undrawn')(
+      { layer },
+      `${quote(component)} has no drawing of ${some.join('; ')}${count > some.length ? ` and ${count - some.length} more` : ''}: its code takes each property by itself.`,
+      'Draw them, or do not use them.',
+    ),
   propertyApproximated: (layer: string, property: string, how: string) =>
     note('info', 'account/approximated')(
       { layer, path: property },

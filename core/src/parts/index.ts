@@ -3,9 +3,12 @@ import type { InstanceLayer, Layer } from '../design/layer.js'
 import { createInstanceResolver } from '../design/resolve-instances.js'
 import { walkLayers } from '../design/walk.js'
 import { findStateProperty } from '../meaning/states.js'
+import { notes } from '../notes/catalogue.js'
+import type { Note } from '../notes/note.js'
 import type { Switch, UiProject } from '../ui/index.js'
 import { findParts } from './find-parts.js'
 import { markSections, type Grain } from './sections.js'
+import { findUndrawn } from './undrawn.js'
 
 type Instances = Pick<UiProject, 'properties' | 'switches' | 'variants'> & {
   /** The component set each instance shows, by the instance's key. */
@@ -55,6 +58,21 @@ const readInstances = (design: Design): Instances => {
   return { components, variants, properties, switches }
 }
 
+const MOST_TOLD = 3
+
+/** What the components that are used have no drawing of. */
+const noteUndrawn = (design: Design, used: ReadonlySet<string>): readonly Note[] =>
+  design.components.flatMap((set) => {
+    const undrawn = used.has(set.key) ? findUndrawn(set) : []
+    if (undrawn.length === 0) return []
+    const some = undrawn.slice(0, MOST_TOLD).map((values) =>
+      Object.entries(values)
+        .map(([name, value]) => `${name}=${value}`)
+        .join(', '),
+    )
+    return [notes.variantsUndrawn(set.key, set.name, some, undrawn.length)]
+  })
+
 /**
  * A project with what is written once and used in several places, and with long pages cut into sections. `grain`: how
  * finely those are cut.
@@ -77,9 +95,11 @@ export const withParts = (
   const made = new Set(parts.flatMap(({ instances }) => instances))
   const refused = said('part').filter((layer) => !made.has(layer))
   const rulings = design.parts ?? {}
+  const all = [...project.notes, ...noteUndrawn(design, new Set(components.values()))]
   return {
     ...project,
     ...known,
+    notes: all,
     pages: markSections(pages, grain, rulings),
     parts,
     detached: said('none'),

@@ -1,5 +1,6 @@
 import { css } from '@codemirror/lang-css'
 import { html } from '@codemirror/lang-html'
+import { vue } from '@codemirror/lang-vue'
 import { javascript } from '@codemirror/lang-javascript'
 import { HighlightStyle, syntaxHighlighting } from '@codemirror/language'
 import { search, searchKeymap } from '@codemirror/search'
@@ -84,7 +85,8 @@ const look = EditorView.theme({
 })
 
 const languageOf = (path: string): Extension => {
-  if (path.endsWith('.html') || path.endsWith('.vue')) return html()
+  if (path.endsWith('.html')) return html()
+  if (path.endsWith('.vue')) return vue()
   if (path.endsWith('.css')) return css()
   if (/\.(tsx?|json)$/.test(path) || path.startsWith('.prettierrc'))
     return javascript({ jsx: true, typescript: true })
