@@ -97,6 +97,32 @@ test('what a component is given is renamed, asked for and given a default, and t
   await expect(desk.code).toContainText('rare: true')
 })
 
+for (const target of ['React', 'Vue']) {
+  test(`a component runs by itself in ${target}, and shows what it is given`, async ({ page }) => {
+    const desk = await openParts(page)
+    if (target === 'Vue') {
+      await desk.choose(/^to /, 'Vue')
+      await expect(page.getByRole('button', { name: 'TodayOnTheShore.vue' })).toBeVisible()
+    }
+    await page.getByRole('button', { name: /^Sighting 4 places/ }).click()
+    await page.getByRole('button', { name: 'Try it' }).click()
+    const dialog = page.getByRole('dialog', { name: 'Sighting, running' })
+    const running = dialog.frameLocator('iframe')
+    await expect(running.getByText('Mermaid’s purse')).toBeVisible()
+    await expect(running.getByText('Rare')).toBeHidden()
+    await dialog.getByRole('checkbox', { name: 'rare' }).check()
+    await expect(running.getByText('Rare')).toBeVisible()
+    await dialog.getByRole('textbox', { name: 'species' }).fill('A boot, left foot')
+    await expect(running.getByText('A boot, left foot')).toBeVisible()
+    await dialog.getByRole('combobox', { name: 'As in' }).selectOption('Recent 3')
+    await expect(running.getByText('Cuttlebone')).toBeVisible()
+    const { violations } = await new AxeBuilder({ page }).exclude('iframe').analyze()
+    expect(violations.map((v) => `${v.id}: ${v.nodes[0]?.html}`)).toEqual([])
+    await dialog.getByRole('button', { name: 'Close' }).click()
+    if (target === 'Vue') await desk.choose(/^to /, 'React')
+  })
+}
+
 test('long pages are cut as finely as a person says', async ({ page }) => {
   await openParts(page)
   await page.getByRole('combobox', { name: 'Long pages' }).selectOption('cut finer')

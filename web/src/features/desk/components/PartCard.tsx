@@ -2,6 +2,7 @@ import type { EmittedComponent, UiPart } from '@unimorph/core'
 import { useState } from 'react'
 import { Button } from '../../../shared/ui/Button'
 import { useDesk } from '../model/desk-store'
+import { PartTry } from './PartTry'
 import { PropRow } from './PropRow'
 
 type Value = EmittedComponent['uses'][number]['values'][number]
@@ -15,15 +16,26 @@ const shown = (value: Value): string =>
         ? 'no'
         : value
 
-type PropertiesProps = { readonly part: UiPart; readonly component: EmittedComponent }
+type PropertiesProps = {
+  readonly part: UiPart
+  readonly component: EmittedComponent
+  readonly onTry: () => void
+}
 
-const Properties = ({ part, component }: PropertiesProps) => {
+const Properties = ({ part, component, onTry }: PropertiesProps) => {
   const isLacking = (at: number): boolean =>
     component.props[at]!.kind !== 'flag' &&
     component.uses.some(({ values }) => values[at] === undefined)
   return (
     <table className="mb-2 w-full text-left">
-      <caption className="pb-0.5 text-left font-mono text-soft">{component.tag}</caption>
+      <caption className="pb-0.5 text-left font-mono text-soft">
+        <span className="flex items-center">
+          <span className="min-w-0 flex-1 truncate">{component.tag}</span>
+          <Button className="h-5! px-1.5! font-sans text-xs" onClick={onTry}>
+            Try it
+          </Button>
+        </span>
+      </caption>
       <tbody>
         {component.props.map((prop, i) => (
           <PropRow
@@ -57,6 +69,7 @@ export const PartCard = ({ part, components, nameOf, selected, onShow }: Props) 
   const edit = useDesk((s) => s.edit)
   const files = useDesk((s) => s.converted?.files)
   const [name, setName] = useState(part.name)
+  const [tried, setTried] = useState<string>()
   const { id, instances, evidence, origin } = part
   const rename = (): void => {
     const wanted = name.trim()
@@ -64,6 +77,7 @@ export const PartCard = ({ part, components, nameOf, selected, onShow }: Props) 
     if (wanted === '') setName(part.name)
     else void edit({ kind: 'set-part', layers: [id], name: wanted })
   }
+  const running = components.find(({ tag }) => tag === tried)
   const givenTo = (layer: string): string => {
     const component = components.find(({ uses }) => uses.some((use) => use.layer === layer))
     const use = component?.uses.find((one) => one.layer === layer)
@@ -99,7 +113,12 @@ export const PartCard = ({ part, components, nameOf, selected, onShow }: Props) 
         )}
       </ul>
       {components.map((component) => (
-        <Properties key={component.tag} part={part} component={component} />
+        <Properties
+          key={component.tag}
+          part={part}
+          component={component}
+          onTry={() => setTried(component.tag)}
+        />
       ))}
       <ul className="mb-2 flex flex-col gap-1">
         {instances.map((layer) => (
@@ -150,6 +169,9 @@ export const PartCard = ({ part, components, nameOf, selected, onShow }: Props) 
           </details>
         )
       })}
+      {running && (
+        <PartTry component={running} nameOf={nameOf} onClose={() => setTried(undefined)} />
+      )}
     </section>
   )
 }

@@ -72,9 +72,9 @@ export const buildHtmlPreview = (converted: Converted, page: string): string | u
   return html.replace('</body>', () => `${bridge}</body>`)
 }
 
-/** The sources of an app as the bundler takes them. */
-export const buildBundleFiles = ({ preview }: Converted): PreviewFile[] =>
-  preview.files
+/** The sources among some files, as the bundler takes them. */
+export const toSources = (files: readonly EmittedFile[]): PreviewFile[] =>
+  files
     .filter((f) => f.path.startsWith('src/') && !f.path.startsWith('src/fonts/'))
     .map(({ path, content }) =>
       content.kind === 'text'
@@ -82,23 +82,51 @@ export const buildBundleFiles = ({ preview }: Converted): PreviewFile[] =>
         : { path, encoding: 'base64', content: content.base64 },
     )
 
+/** The sources of an app. */
+export const buildBundleFiles = ({ preview }: Converted): PreviewFile[] => toSources(preview.files)
+
 const escapeText = (text: string): string =>
   text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;')
 
 /** Where apps put themselves. */
 const PLACES: Readonly<Record<string, string>> = { react: 'root', vue: 'app' }
 
-/** A bundled app in a page, at the route of one screen. */
-export const buildAppPreview = (converted: Converted, bundle: Bundle, page: string): string => {
+/** The font of the pages: what stands by itself does not inherit it. */
+const fontOf = ({ files }: Pick<Converted, 'files'>): string => {
+  const sheet = files.find(({ path }) => path === 'src/index.css')?.content
+  const name = sheet?.kind === 'text' ? /^ {2}(--font-[\w-]+):/m.exec(sheet.text)?.[1] : undefined
+  return name === undefined ? 'sans-serif' : `var(${name})`
+}
+
+type AppPage = {
+  /** The address it begins at. */
+  readonly route?: string
+  /** Around it, in px. */
+  readonly room?: number
+  /** Put in at the end. */
+  readonly end?: string
+}
+
+/** A bundled app in a page that loads nothing. */
+export const buildAppPage = (
+  converted: Converted,
+  bundle: Bundle,
+  { route = '/', room = 0, end = '' }: AppPage,
+): string => {
   if ('errors' in bundle) {
     const list = bundle.errors.map((e) => `<li>${escapeText(e)}</li>`).join('')
     return `<!doctype html><title>Preview</title><p>The code does not build:</p><ul>${list}</ul>`
   }
-  const route = converted.pages[page]?.route ?? '/'
+  const body = room > 0 ? ` style="padding:${room}px;font-family:${fontOf(converted)}"` : ''
   return (
     `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>Preview</title>` +
-    `<style>${inStyle(withFiles(converted))}</style></head><body><div id="${PLACES[converted.target] ?? 'root'}"></div>` +
+    `<style>${inStyle(withFiles(converted))}</style></head><body${body}>` +
+    `<div id="${PLACES[converted.target] ?? 'root'}"></div>` +
     `<script>location.hash=${inScript(JSON.stringify(`#${route}`))}</script>` +
-    `<script>${inScript(bundle.script)}</script>${bridge}</body></html>`
+    `<script>${inScript(bundle.script)}</script>${end}</body></html>`
   )
 }
+
+/** A bundled app at the route of one screen, joined to the desk. */
+export const buildAppPreview = (converted: Converted, bundle: Bundle, page: string): string =>
+  buildAppPage(converted, bundle, { route: converted.pages[page]?.route ?? '/', end: bridge })

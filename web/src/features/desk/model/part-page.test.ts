@@ -1,0 +1,95 @@
+import type { EmittedComponent, EmittedFile } from '@unimorph/core'
+import { buildPartFiles, buildPartPage, findPictures, givenBy } from './part-page'
+
+const file = (path: string, text: string): EmittedFile => ({
+  path,
+  content: { kind: 'text', text },
+  spans: [],
+})
+
+const converted = (target: 'html' | 'react' | 'vue', files: EmittedFile[]) => ({
+  target,
+  files,
+  pages: {},
+  forms: [],
+  flow: [],
+  parts: [],
+  detached: [],
+  refused: [],
+  components: [],
+  language: 'en',
+  notes: [],
+  preview: { files: [], css: '.a{}' },
+  elapsedMs: 0,
+})
+
+const COMPONENT: EmittedComponent = {
+  part: 'a',
+  tag: 'ShoreCard',
+  path: 'src/components/ShoreCard.tsx',
+  props: [
+    { id: 'title', name: 'title', kind: 'text', isOptional: false },
+    { id: 'picture', name: 'picture', kind: 'code', isOptional: false },
+    { id: 'rare', name: 'rare', kind: 'flag', isOptional: true, standard: false },
+    { id: 'className', name: 'className', kind: 'classes', isOptional: true, standard: '' },
+  ],
+  uses: [
+    { layer: 'a', values: ['Gannet Spit', 'shore', undefined, 'mt-2'] },
+    { layer: 'b', values: ['Kelp Pier', 'pier', true, ''] },
+  ],
+}
+
+const SOURCES = [
+  file('src/main.tsx', 'the app'),
+  file(
+    'src/screens/Home.tsx',
+    'import shore from "../assets/shore.png";\nimport pier from "../assets/pier.png";\n',
+  ),
+  file('src/index.css', '@theme {\n  --font-inter: "Inter", sans-serif;\n}\n'),
+  file('README.md', '# Screens'),
+]
+
+describe('a component by itself', () => {
+  test('is given what one of its instances gives, but for where that stands', () => {
+    expect(givenBy(COMPONENT, 'b')).toEqual({
+      title: 'Kelp Pier',
+      picture: { picture: 'pier' },
+      rare: true,
+    })
+    expect(givenBy(COMPONENT, 'gone')).toEqual({
+      title: 'Gannet Spit',
+      picture: { picture: 'shore' },
+    })
+  })
+
+  test('runs in an app of its own, with the pictures it may be given', () => {
+    const made = converted('react', SOURCES)
+    expect([...findPictures(made)]).toEqual([
+      ['shore', 'assets/shore.png'],
+      ['pier', 'assets/pier.png'],
+    ])
+    const files = buildPartFiles(made, COMPONENT)!
+    expect(files.map(({ path }) => path)).toEqual([
+      'src/screens/Home.tsx',
+      'src/index.css',
+      'src/main.tsx',
+    ])
+    const entry = files.at(-1)!.content
+    expect(entry).toContain('import { ShoreCard as Part } from "./components/ShoreCard";')
+    expect(entry).toContain('import pier from "./assets/pier.png";')
+    expect(entry).not.toContain('the app')
+  })
+
+  test('is a single-file component in Vue, and nothing in HTML', () => {
+    const entry = buildPartFiles(converted('vue', SOURCES), COMPONENT)!.at(-1)!
+    expect(entry.path).toBe('src/main.ts')
+    expect(entry.content).toContain('import Part from "./components/ShoreCard.vue";')
+    expect(buildPartFiles(converted('html', SOURCES), COMPONENT)).toBeUndefined()
+  })
+
+  test('stands on a page with room around it and the font of the pages', () => {
+    const page = buildPartPage(converted('react', SOURCES), { script: 'run()' })
+    expect(page).toContain('<body style="padding:24px;font-family:var(--font-inter)">')
+    expect(page).toContain('<script>run()</script>')
+  })
+})

@@ -1,0 +1,90 @@
+import type { EmittedComponent, Prop } from '@unimorph/core'
+import type { Bundle, PreviewFile } from '../../../shared/lib/api'
+import type { Converted } from '../../../engine/protocol'
+import { buildAppPage, toSources } from './preview-html'
+
+/** What a component is given: a picture by the name it is imported under. */
+export type Given = Readonly<Record<string, string | boolean | { readonly picture: string }>>
+
+/** Where the pictures are that components are given, by the names they are imported under. */
+export const findPictures = ({ files }: Pick<Converted, 'files'>): ReadonlyMap<string, string> => {
+  const found = new Map<string, string>()
+  for (const { content } of files) {
+    if (content.kind !== 'text') continue
+    for (const [, name, path] of content.text.matchAll(
+      /^import (\w+) from "\.\.\/(assets\/[^"]+)";$/gm,
+    ))
+      found.set(name!, path!)
+  }
+  return found
+}
+
+const importPictures = (pictures: ReadonlyMap<string, string>): string =>
+  [...pictures].map(([name, path]) => `import ${name} from "./${path}";\n`).join('') +
+  `const pictures = { ${[...pictures.keys()].join(', ')} };\n`
+
+/** What apps have in common: props come in by message, pictures by name. */
+const LISTEN = `const unpack = (props) =>
+  Object.fromEntries(
+    Object.entries(props).map(([name, value]) => [name, value?.picture ? pictures[value.picture] : value]),
+  );
+addEventListener("message", ({ source, data }) => {
+  if (source === parent && data?.kind === "props") show(unpack(data.props));
+});
+parent.postMessage({ kind: "waits" }, "*");
+`
+
+const reactEntry = (tag: string, pictures: ReadonlyMap<string, string>): string =>
+  `import { createRoot } from "react-dom/client";
+import { HashRouter } from "react-router";
+import { ${tag} as Part } from "./components/${tag}";
+${importPictures(pictures)}const root = createRoot(document.getElementById("root"));
+const show = (props) => root.render(<HashRouter><Part {...props} /></HashRouter>);
+${LISTEN}`
+
+const vueEntry = (tag: string, pictures: ReadonlyMap<string, string>): string =>
+  `import { createApp, h, shallowRef } from "vue";
+import { createRouter, createWebHashHistory } from "vue-router";
+import Part from "./components/${tag}.vue";
+${importPictures(pictures)}const given = shallowRef({});
+const show = (props) => (given.value = props);
+const nothing = { render: () => null };
+const routes = [{ path: "/:all(.*)*", component: nothing }];
+const router = createRouter({ history: createWebHashHistory(), routes });
+createApp({ render: () => h(Part, given.value) }).use(router).mount("#app");
+${LISTEN}`
+
+const ENTRIES = {
+  react: { path: 'src/main.tsx', write: reactEntry },
+  vue: { path: 'src/main.ts', write: vueEntry },
+} as const
+
+/** The sources of an app that shows one component; undefined for targets without components. */
+export const buildPartFiles = (
+  converted: Converted,
+  { tag }: EmittedComponent,
+): readonly PreviewFile[] | undefined => {
+  const entry = ENTRIES[converted.target as keyof typeof ENTRIES]
+  if (!entry) return undefined
+  const content = entry.write(tag, findPictures(converted))
+  return [
+    ...toSources(converted.files).filter(({ path }) => path !== entry.path),
+    { path: entry.path, encoding: 'text', content },
+  ]
+}
+
+/** The page a component runs in, with room around it. */
+export const buildPartPage = (converted: Converted, bundle: Bundle): string =>
+  buildAppPage(converted, bundle, { room: 24 })
+
+/** What an instance gives its component. */
+export const givenBy = ({ props, uses }: EmittedComponent, layer: string | undefined): Given => {
+  const use = uses.find((one) => one.layer === layer) ?? uses[0]
+  return Object.fromEntries(
+    props.flatMap(({ name, kind }: Prop, i) => {
+      const value = use?.values[i]
+      if (value === undefined || kind === 'classes') return []
+      return [[name, kind === 'code' ? { picture: String(value) } : value] as const]
+    }),
+  )
+}
