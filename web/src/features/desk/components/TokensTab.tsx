@@ -175,7 +175,7 @@ export const TokensTab = () => {
   return (
     <div className="min-h-0 flex-1 overflow-auto" tabIndex={0} role="region" aria-label="Tokens">
       <div className="flex items-center gap-2 border-b border-rule px-3 py-2">
-        <span className="min-w-0 flex-1 truncate text-xs text-soft">
+        <span className="min-w-0 flex-1 truncate text-xs text-soft" title={modes.join(', ')}>
           {modes.length > 1 ? `Modes: ${modes.join(', ')}` : ''}
         </span>
         <input
