@@ -213,6 +213,12 @@ describe('mistakes get one message, the right exit code and no stack', () => {
       'write one such as de or pt-BR',
     ],
     [
+      'a library that is none',
+      ['convert', 'a.svg', '--library', 'books', '--out', 'x'],
+      2,
+      'allowed: page, only',
+    ],
+    [
       'a grain that is none',
       ['convert', 'a.svg', '--grain', 'sand', '--out', 'x'],
       2,
@@ -222,7 +228,7 @@ describe('mistakes get one message, the right exit code and no stack', () => {
       'an unknown target',
       ['convert', 'a.svg', '--target', 'cobol', '--out', 'x'],
       2,
-      'allowed: html, react',
+      'allowed: html, react, vue',
     ],
     ['an unknown command', ['fly'], 2, 'fly'],
     ['a folder that is no project', ['build', '.', '--site', 'x'], 1, 'no delivered project'],

@@ -6,8 +6,10 @@ import {
   createMeasure,
   GRAINS,
   isGrain,
+  isLibrary,
   isTargetId,
   LANGUAGE_TAG,
+  LIBRARIES,
   readFiles,
   TARGETS,
   type EmittedFile,
@@ -27,6 +29,7 @@ export type ConvertOptions = {
   readonly drawnStates?: boolean
   readonly language?: string
   readonly grain?: string
+  readonly library?: string
   readonly fonts?: string
   readonly edits?: string
   readonly force?: boolean
@@ -72,6 +75,7 @@ export const convertCommand = async (
   checkChoice('styling', options.styling, STYLINGS)
   checkLanguage(options.language)
   if (options.grain !== undefined) checkChoice('grain', options.grain, GRAINS)
+  if (options.library !== undefined) checkChoice('library', options.library, LIBRARIES)
   const { target } = options
   if (!isTargetId(target)) return 2
   const edits = options.edits === undefined ? [] : readEdits(options.edits)
@@ -89,6 +93,7 @@ export const convertCommand = async (
           derivesStates: options.drawnStates !== true,
           language: options.language,
           grain: isGrain(options.grain) ? options.grain : undefined,
+          library: isLibrary(options.library) ? options.library : undefined,
         })
       : undefined
   const notes = [...intake.notes, ...(result?.notes ?? [])]

@@ -20,6 +20,7 @@ const createProgram = (finish: (code: number) => void): Command => {
     .option('--select <layer...>', 'only these layers, by name or key')
     .option('--fonts <dir>', 'folder of fonts to measure with and to deliver')
     .option('--drawn-states', 'only states that are drawn: none are added under the pointer')
+    .option('--library <how>', 'a page of all components: page, beside the screens, or only')
     .option('--grain <grain>', 'how finely long pages are cut: page, sections or fine')
     .option('--language <tag>', 'of the texts, as in de or pt-BR; else told by their words')
     .option('--edits <file>', 'edits to make first, as a JSON list')

@@ -11,6 +11,7 @@ import type { Emitted } from './emit/target.js'
 import { notes } from './notes/catalogue.js'
 import { failed, type Outcome } from './notes/note.js'
 import { withParts } from './parts/index.js'
+import { withLibraryScreen, type Library } from './parts/library-screen.js'
 import type { Grain } from './parts/sections.js'
 import { buildUi, type UiOptions, type UiProject } from './ui/index.js'
 
@@ -26,6 +27,8 @@ export type Settings = {
   readonly language?: string | undefined
   /** How finely long pages are cut into files; into their sections when absent. */
   readonly grain?: Grain | undefined
+  /** Converts a page that shows every variant of every component too, or it alone. */
+  readonly library?: Library | undefined
   /** See `EmitOptions.marks`. */
   readonly marks?: boolean
 }
@@ -64,20 +67,41 @@ const selectRoots = (
   return { ok: true, value: roots, notes: [] }
 }
 
+type PrepareOptions = UiOptions & Pick<Settings, 'grain' | 'library'>
+
+type Shown = { readonly design: Design; readonly select: readonly string[] }
+
+/** A design with the page of its components, where that is wanted; undefined where it alone is, and there are none. */
+const withLibrary = (
+  design: Design,
+  select: readonly string[],
+  library: Library | undefined,
+): Shown | undefined => {
+  const made = library && withLibraryScreen(design)
+  if (!made) return library === 'only' ? undefined : { design, select }
+  const alone = library === 'only'
+  return {
+    design: made.design,
+    select: alone ? [made.key] : select.length === 0 ? [] : [...select, made.key],
+  }
+}
+
 /** What is converted, up to the point where targets differ. */
 export const prepare = (
   design: Design,
   edits: readonly Edit[],
   select: readonly string[] = [],
   fonts: readonly Font[] = [],
-  options: UiOptions & { readonly grain?: Grain | undefined } = {},
+  options: PrepareOptions = {},
 ): Outcome<UiProject> => {
   const edited = applyEdits(design, edits)
-  const roots = selectRoots(resolveInstances(edited.design), select)
+  const shown = withLibrary(edited.design, select, options.library)
+  if (!shown) return failed([...edited.notes, notes.noComponents()])
+  const roots = selectRoots(resolveInstances(shown.design), shown.select)
   if (!roots.ok) return roots
   if (roots.value.length === 0) return failed([...edited.notes, notes.nothingVisible()])
-  const project = buildUi(edited.design, roots.value, fonts, options)
-  const value = withParts(project, edited.design, options.grain)
+  const project = buildUi(shown.design, roots.value, fonts, options)
+  const value = withParts(project, shown.design, options.grain)
   return { ok: true, value, notes: [...edited.notes, ...value.notes] }
 }
 
@@ -88,9 +112,18 @@ export const prepare = (
 export const convert = (
   design: Design,
   edits: readonly Edit[],
-  { target, select, fonts, derivesStates = true, language, grain, marks = false }: Settings,
+  {
+    target,
+    select,
+    fonts,
+    derivesStates = true,
+    language,
+    grain,
+    library,
+    marks = false,
+  }: Settings,
 ): Outcome<Emitted> => {
-  const project = prepare(design, edits, select, fonts, { derivesStates, language, grain })
+  const project = prepare(design, edits, select, fonts, { derivesStates, language, grain, library })
   if (!project.ok) return project
   return { ...project, value: TARGETS[target].emit(project.value, { marks }) }
 }

@@ -57,6 +57,7 @@ export {
 } from './responsive/index.js'
 export { readRoles, type RoleReading } from './meaning/roles/index.js'
 export { withParts } from './parts/index.js'
+export { isLibrary, LIBRARIES, type Library } from './parts/library-screen.js'
 export { GRAINS, isGrain, type Grain } from './parts/sections.js'
 export type { UiPart } from './ui/nodes.js'
 export type { EmittedComponent } from './emit/target.js'

@@ -132,3 +132,12 @@ test('long pages are cut as finely as a person says', async ({ page }) => {
   await expect(page.getByRole('combobox', { name: 'Long pages' })).toHaveValue('fine')
   await page.getByRole('combobox', { name: 'Long pages' }).selectOption('cut into their sections')
 })
+
+test('a page of all components is delivered beside the screens', async ({ page }) => {
+  const desk = await openParts(page)
+  await page.getByRole('checkbox', { name: /every variant/ }).check()
+  await page.getByRole('button', { name: 'Components.tsx' }).click()
+  await expect(desk.code).toContainText('export function Components')
+  await page.getByRole('checkbox', { name: /every variant/ }).uncheck()
+  await expect(page.getByRole('button', { name: 'Components.tsx' })).toBeHidden()
+})

@@ -276,6 +276,12 @@ export const notes = {
       `${count} layers have no auto layout around them and are placed by coordinates.`,
       'Add auto layout in the design; the result then follows the width.',
     ),
+  noComponents: () =>
+    note('error', 'parts/no-components')(
+      {},
+      'The design has no component sets: there is no library to convert.',
+      'Make components in the design, or convert its screens.',
+    ),
   variantsUndrawn: (layer: string, component: string, some: readonly string[], count: number) =>
     note('info', 'parts/undrawn')(
       { layer },

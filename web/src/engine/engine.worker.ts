@@ -80,11 +80,12 @@ const compile = ({ styles }: Emitted): Promise<string> =>
 
 const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
   const started = performance.now()
-  const { edits, target, select, derivesStates, language, grain } = request
+  const { edits, target, select, derivesStates, language, grain, library } = request
   const project = prepare(need(current), edits, select, fonts, {
     derivesStates,
     language,
     grain,
+    library,
   })
   if (!project.ok) {
     return {

@@ -15,6 +15,7 @@ import type {
   Hover,
   InputFile,
   LayerType,
+  Library,
   Link,
   Note,
   Summary,
@@ -118,6 +119,7 @@ export type ConvertRequest = {
   readonly derivesStates: boolean
   readonly language: string | undefined
   readonly grain: Grain | undefined
+  readonly library: Library | undefined
 }
 
 /** What was read of some files, before it is accepted. The design itself stays in the worker. */

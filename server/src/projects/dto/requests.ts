@@ -10,7 +10,7 @@ import {
   Matches,
   MaxLength,
 } from 'class-validator'
-import { GRAINS, LANGUAGE_TAG, TARGETS, type Grain } from '@unimorph/core'
+import { GRAINS, LANGUAGE_TAG, LIBRARIES, TARGETS, type Grain, type Library } from '@unimorph/core'
 
 const NAME_LIMIT = 200
 
@@ -75,4 +75,10 @@ export class SettingsDto {
   @IsOptional()
   @IsIn(GRAINS)
   grain?: Grain
+
+  /** A page that shows every variant of every component. */
+  @ApiProperty({ required: false, enum: LIBRARIES })
+  @IsOptional()
+  @IsIn(LIBRARIES)
+  library?: Library
 }

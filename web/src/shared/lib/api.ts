@@ -1,4 +1,4 @@
-import type { Design, Edit, Font, FontFormat, Grain, Note, TargetId } from '@unimorph/core'
+import type { Design, Edit, Font, FontFormat, Grain, Library, Note, TargetId } from '@unimorph/core'
 
 export type Project = {
   readonly id: string
@@ -17,6 +17,8 @@ export type Settings = {
   readonly language?: string | undefined
   /** How finely long pages are cut into files; into their sections when absent. */
   readonly grain?: Grain | undefined
+  /** A page that shows every variant of every component. */
+  readonly library?: Library | undefined
 }
 export type Answer = {
   readonly id: number
