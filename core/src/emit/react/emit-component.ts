@@ -13,10 +13,10 @@ import { findLists, type DataList } from '../shared/lists.js'
 import { code, text, type Attribute, type MarkupElement } from '../shared/markup.js'
 import { titleOf } from '../shared/page-title.js'
 import { printDocument } from '../shared/print-document.js'
-import { listOptions, type BuiltUnit, type Unit, type UnitSpelling } from '../shared/units.js'
+import { folderOf, listOptions, type BuiltUnit, type UnitSpelling } from '../shared/units.js'
 import type { Styling } from '../styling/styling.js'
 import { hooksOf, printStatement, reactSpelling } from './behaviour/statements.js'
-import { importsOf, printImport, together, type Folder, type Import } from './imports.js'
+import { importsOf, printImport, together, type Import } from './imports.js'
 import { printReturnedJsx } from './print-jsx.js'
 
 const PRINT_WIDTH = 80
@@ -146,9 +146,6 @@ const print = ({ name, takesRef, imports, lists, statements, markup }: Parts): D
     hardline,
   ])
 }
-
-const folderOf = ({ kind }: Unit): Folder =>
-  kind === 'screen' ? 'screens' : kind === 'section' ? 'sections' : 'components'
 
 /** Writes one component: its imports, its code and its markup. */
 export const writeUnit = (

@@ -1,5 +1,6 @@
 import type { DataList } from '../shared/lists.js'
 import type { MarkupNode } from '../shared/markup.js'
+import type { Folder } from '../shared/units.js'
 import { findUses, HELPERS } from '../shared/uses.js'
 import type { Helper } from '../shared/component-code.js'
 import type { ComponentPlan } from '../shared/component-plan.js'
@@ -14,9 +15,6 @@ export const together = (names: Iterable<string>, from: string): Import[] => {
   const sorted = [...new Set(names)].sort()
   return sorted.length > 0 ? [{ names: `{ ${sorted.join(', ')} }`, from }] : []
 }
-
-/** The folders components are in, by what they are. */
-export type Folder = 'screens' | 'sections' | 'components'
 
 type Surroundings = {
   readonly plan: ComponentPlan

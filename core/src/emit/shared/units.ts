@@ -37,6 +37,12 @@ export type Unit =
       readonly panel: UiPanel
     }
 
+/** The folders components are in, by what they are. */
+export type Folder = 'screens' | 'sections' | 'components'
+
+export const folderOf = ({ kind }: Unit): Folder =>
+  kind === 'screen' ? 'screens' : kind === 'section' ? 'sections' : 'components'
+
 /** How a target with components writes tags and code. */
 export type UnitSpelling = Pick<
   Dialect,

@@ -2,10 +2,8 @@ import type { Helper } from '../shared/component-code.js'
 import type { ComponentPlan } from '../shared/component-plan.js'
 import type { DataList } from '../shared/lists.js'
 import type { MarkupNode } from '../shared/markup.js'
+import type { Folder } from '../shared/units.js'
 import { findUses, HELPERS } from '../shared/uses.js'
-
-/** The folders components are in, by what they are. */
-export type Folder = 'screens' | 'sections' | 'components'
 
 type Surroundings = {
   readonly plan: ComponentPlan

@@ -25,15 +25,14 @@ import { findLists, type DataList } from '../shared/lists.js'
 import { code, text, type Attribute, type MarkupElement } from '../shared/markup.js'
 import { titleOf } from '../shared/page-title.js'
 import type { PartComponent, Prop } from '../shared/prop.js'
-import { listOptions, type BuiltUnit, type Unit, type UnitSpelling } from '../shared/units.js'
-import type { Styling } from '../styling/styling.js'
+import { folderOf, listOptions, type BuiltUnit, type UnitSpelling } from '../shared/units.js'
 import {
   codeSpelling,
   functionsOf,
   printStatement,
   quoteInAttribute,
 } from './behaviour/statements.js'
-import { importsOf, type Folder } from './imports.js'
+import { importsOf } from './imports.js'
 import { printFile } from './print-file.js'
 
 /** Where a link leads; RouterLink says of itself when it leads to the page that is shown. */
@@ -100,9 +99,6 @@ const DIALOG: readonly Doc[] = [
   'defineExpose({ show: () => dialog.value?.showModal() });',
 ]
 
-const folderOf = ({ kind }: Unit): Folder =>
-  kind === 'screen' ? 'screens' : kind === 'section' ? 'sections' : 'components'
-
 /** What a thing in a list is given may include where it stands, which is no prop. */
 const typeInList = ({ type, fields }: DataList): string =>
   fields.some(({ name }) => name === 'class') ? `(${type} & { class?: string })` : type
@@ -140,9 +136,7 @@ export const writeUnit = (
     panels.map((panel) => own.panel(panel)),
   )
   const markup =
-    unit.kind === 'panel'
-      ? inPanel(unit.panel, whole, panelClasses(unit.panel, styling), own)
-      : whole
+    unit.kind === 'panel' ? inPanel(unit.panel, whole, styling.panel(unit.panel), own) : whole
   for (const helper of own.helpers) helpers.add(helper)
   const isDialog = unit.kind === 'panel' && !isPopover(unit.panel.kind)
   const functions = new Set([
@@ -181,8 +175,6 @@ export const writeUnit = (
   ]
   return printFile(`src/${folder}/${unit.name}.vue`, blocks, markup)
 }
-
-const panelClasses = (panel: UiPanel, styling: Styling): readonly string[] => styling.panel(panel)
 
 const isProp = ({ kind }: Prop): boolean => kind !== 'classes'
 

@@ -1,3 +1,4 @@
+import { FORM_CHECKS, POST_ANSWERS } from '../../script/shared-helpers.js'
 import type { Helper } from '../../shared/component-code.js'
 import { textFile, type EmittedFile } from '../../shared/emitted-file.js'
 
@@ -93,56 +94,9 @@ export function scrollToPart(event: MouseEvent<HTMLAnchorElement>) {
 }
 `
 
-const POST_ANSWERS = `/** Sends answers to an address; fails when it does not take them. */
-export async function postAnswers(address: string, answers: object) {
-  const response = await fetch(address, {
-    method: "POST",
-    headers: { "content-type": "application/json" },
-    body: JSON.stringify(answers),
-  });
-  if (!response.ok) throw new Error(response.statusText);
-}
-`
-
 const USE_FORM = `import { useState, type SubmitEvent } from "react";
 
-export type FormWords = {
-  /** What is wrong with a field; % stands for its label. */
-  missing: string;
-  invalid: string;
-  sending: string;
-  sent: string;
-  failed: string;
-};
-
-type Field = HTMLInputElement | HTMLSelectElement | HTMLTextAreaElement;
-
-function labelOf(field: Field) {
-  const label = field.labels?.[0]?.textContent ?? field.ariaLabel ?? field.name;
-  return label.replace(/\\s*\\*\\s*$/, "").trim();
-}
-
-/** Marks the fields that are wrong, goes to the first, and tells why. */
-function findProblems(form: HTMLFormElement, words: FormWords) {
-  const fields = [...form.elements].filter((one) => "validity" in one);
-  const wrong = (fields as Field[]).filter((field) => {
-    field.removeAttribute("aria-invalid");
-    return !field.validity.valid;
-  });
-  for (const field of wrong) field.setAttribute("aria-invalid", "true");
-  wrong[0]?.focus();
-  return wrong.map((field) => {
-    const { missing, invalid } = words;
-    const problem = field.validity.valueMissing ? missing : invalid;
-    return problem.replace("%", labelOf(field));
-  });
-}
-
-export type FormDefinition<Answers> = {
-  send: (answers: Answers) => Promise<void>;
-  words: FormWords;
-};
-
+${FORM_CHECKS}
 /** Checks and sends the answers of a form, and tells what became of them. */
 export function useForm<Answers>(
   { send, words }: FormDefinition<Answers>,
