@@ -13,6 +13,8 @@ export const propRulingSchema = z.strictObject({
 export const partRulingSchema = z.strictObject({
   /** `part`: it and all that is like it are one component; `none`: it is written where it stands. */
   as: z.enum(['part', 'none']).optional(),
+  /** It is an instance of the part that this layer is one of; its own key: of a part of its own. */
+  of: z.string().min(1).optional(),
   /** What the component is called, said of its first instance. */
   name: z.string().min(1).max(80).optional(),
   /** What the component is given, said of its first instance, by what it was found as. */

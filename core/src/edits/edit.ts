@@ -89,12 +89,16 @@ const singleSchema = z.discriminatedUnion('kind', [
       maxHeight: lengthPx.nullable().optional(),
     }),
   }),
-  /** Layers as parts or as none; `name`: what the part is called. What is null is as it was found. */
+  /**
+   * Layers as parts or as none; `of`: a layer of the part they belong to; `name`: what the part is called. What is null
+   * is as it was found.
+   */
   z.strictObject({
     kind: z.literal('set-part'),
     layers: several,
     as: z.enum(['part', 'none']).nullable().optional(),
     name: z.string().min(1).max(80).nullable().optional(),
+    of: layer.nullable().optional(),
     props: z.record(z.string(), propRulingSchema.nullable()).optional(),
   }),
   /** What layers are; null leaves it to the program. Level of a heading, input type of a text field. */

@@ -23,9 +23,11 @@ export const setPart = (design: Design, edit: EditOf<'set-part'>): Design => {
   for (const key of known) {
     const as = edit.as === undefined ? parts[key]?.as : (edit.as ?? undefined)
     const name = edit.name === undefined ? parts[key]?.name : (edit.name ?? undefined)
+    const of = edit.of === undefined ? parts[key]?.of : (edit.of ?? undefined)
     const props = mergeProps(parts[key]?.props, edit.props)
     const ruling: PartRuling = {
       ...(as ? { as } : {}),
+      ...(of ? { of } : {}),
       ...(name ? { name } : {}),
       ...(Object.keys(props).length > 0 ? { props } : {}),
     }

@@ -242,6 +242,23 @@ describe('what is found', () => {
     ])
   })
 
+  test('one that is split off is a part of its own, and comes back when merged again', () => {
+    const split: Edit = { kind: 'set-part', layers: ['c'], of: 'c' }
+    expect(project([split]).parts).toMatchObject([{ instances: ['a', 'b'] }, { instances: ['c'] }])
+    const back: Edit = { kind: 'set-part', layers: ['c'], of: 'a' }
+    expect(project([split, back]).parts).toMatchObject([{ instances: ['a', 'b', 'c'] }])
+    const none: Edit = { kind: 'set-part', layers: ['c'], of: null }
+    expect(project([split, none]).parts).toEqual(project().parts)
+  })
+
+  test('several are split off together, into the part of the first of them', () => {
+    const edits: Edit[] = [
+      { kind: 'set-part', layers: ['b'], of: 'b' },
+      { kind: 'set-part', layers: ['c'], of: 'b' },
+    ]
+    expect(project(edits).parts).toMatchObject([{ instances: ['b', 'c'] }])
+  })
+
   test('an edit of layers that are gone is adrift', () => {
     const { notes } = prepare(design([frame('page', three, at(0, 0, 1280, 400))]), [
       { kind: 'set-part', layers: ['gone'], as: 'none' },

@@ -131,23 +131,47 @@ const groupAlike = (
 ): readonly Candidate[] => {
   const weightOf = (things: readonly Place[]): number =>
     Math.max(0, ...things.map(({ node }) => likeness.get(node)!.weight))
-  const groups = new Map<number, Place[]>()
+  const byLayer = new Map<string, Place>()
+  for (const place of places)
+    if (!byLayer.has(place.node.layer)) byLayer.set(place.node.layer, place)
+  /** What a person has moved into another part, or out of one, is with those it was moved to. */
+  const groupOf = ({ node }: Place): string => {
+    const target = rulings[node.layer]?.of
+    const other = target === undefined ? undefined : byLayer.get(target)
+    if (!other) return String(likeness.get(node)!.whole)
+    const isApart = rulings[other.node.layer]?.of === other.node.layer
+    return isApart ? `of ${other.node.layer}` : String(likeness.get(other.node)!.whole)
+  }
+  const groups = new Map<string, Place[]>()
+  const add = (to: Map<string, Place[]>, key: string, place: Place): void => {
+    const group = to.get(key)
+    if (group) group.push(place)
+    else to.set(key, [place])
+  }
+  /** What was alike before a person moved anything. */
+  const asFound = new Map<string, Place[]>()
   for (const place of places) {
     const { whole, weight, isBound, hasText } = likeness.get(place.node)!
-    const ruling = rulings[place.node.layer]?.as
+    const ruling = rulings[place.node.layer]
     if (isBound) continue
-    if (ruling !== 'part' && (weight < LEAST_WEIGHT || !hasText)) continue
-    const group = groups.get(whole)
-    if (group) group.push(place)
-    else groups.set(whole, [place])
+    const isSaid = ruling?.as === 'part' || ruling?.of !== undefined
+    if (!isSaid && (weight < LEAST_WEIGHT || !hasText)) continue
+    add(groups, groupOf(place), place)
+    add(asFound, String(whole), place)
   }
-  return [...groups.values()].flatMap((group): Candidate[] => {
+  return [...groups].flatMap(([key, group]): Candidate[] => {
     // A box around nothing but another of the same layer is the same thing.
-    const all = group.filter(({ node, parents }) => parents.at(-1)?.layer !== node.layer)
+    const isOuter = ({ node, parents }: Place): boolean => parents.at(-1)?.layer !== node.layer
+    const all = group.filter(isOuter)
     // What a person has taken out was worth as much: the others stay one.
-    const isWorth = all.length > 1 && savedBy({ places: all, weight: weightOf(all) }) > 0
+    const before = (asFound.get(key) ?? []).filter(isOuter)
+    const whole = before.length > all.length ? before : all
+    const isWorth = whole.length > 1 && savedBy({ places: whole, weight: weightOf(whole) }) > 0
     const own = all.filter(({ node }) => rulings[node.layer]?.as !== 'none')
-    const isSaid = own.some(({ node }) => rulings[node.layer]?.as === 'part')
+    const isSaid = own.some(({ node }) => {
+      const ruling = rulings[node.layer]
+      return ruling?.as === 'part' || (ruling?.of !== undefined && ruling.as !== 'none')
+    })
     if (!isSaid && (own.length < 2 || !isWorth)) return []
     return [{ places: own, origin: { kind: isSaid ? 'said' : 'found' }, weight: weightOf(own) }]
   })

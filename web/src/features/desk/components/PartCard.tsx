@@ -58,6 +58,8 @@ const Properties = ({ part, component, onTry }: PropertiesProps) => {
 type Props = {
   readonly part: UiPart
   readonly components: readonly EmittedComponent[]
+  /** The other parts that are no components of the design. */
+  readonly others: readonly UiPart[]
   readonly nameOf: (layer: string) => string
   /** The layer that is selected. */
   readonly selected: string | undefined
@@ -65,7 +67,7 @@ type Props = {
 }
 
 /** A part with its name, what its component is given, and its instances side by side. */
-export const PartCard = ({ part, components, nameOf, selected, onShow }: Props) => {
+export const PartCard = ({ part, components, others, nameOf, selected, onShow }: Props) => {
   const edit = useDesk((s) => s.edit)
   const files = useDesk((s) => s.converted?.files)
   const [name, setName] = useState(part.name)
@@ -134,6 +136,15 @@ export const PartCard = ({ part, components, nameOf, selected, onShow }: Props) 
             >
               {nameOf(layer)} <span className="text-soft">{givenTo(layer)}</span>
             </button>
+            {origin.kind !== 'component' && instances.length > 1 && (
+              <Button
+                className="h-5! px-1.5! text-xs"
+                title="Makes this one a part of its own"
+                onClick={() => void edit({ kind: 'set-part', layers: [layer], of: layer })}
+              >
+                Split off
+              </Button>
+            )}
             <Button
               className="h-5! px-1.5! text-xs"
               title="Writes this one where it stands"
@@ -151,10 +162,29 @@ export const PartCard = ({ part, components, nameOf, selected, onShow }: Props) 
         >
           {instances.length === 1 ? 'Write it where it stands' : 'Detach all'}
         </Button>
+        {origin.kind !== 'component' && others.length > 0 && (
+          <select
+            aria-label="Merge into another part"
+            value=""
+            onChange={(event) =>
+              void edit({ kind: 'set-part', layers: [...instances], of: event.target.value })
+            }
+            className="h-6 min-w-0 rounded-sm border border-rule bg-sheet px-1"
+          >
+            <option value="">Merge into …</option>
+            {others.map((other) => (
+              <option key={other.id} value={other.instances[0]}>
+                {other.name}
+              </option>
+            ))}
+          </select>
+        )}
         {origin.kind === 'said' && (
           <Button
             className="h-6! text-xs"
-            onClick={() => void edit({ kind: 'set-part', layers: [...instances], as: null })}
+            onClick={() =>
+              void edit({ kind: 'set-part', layers: [...instances], as: null, of: null })
+            }
           >
             As found
           </Button>

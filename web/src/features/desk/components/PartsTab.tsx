@@ -123,6 +123,7 @@ export const PartsTab = () => {
           key={part.id}
           part={part}
           components={converted.components.filter((one) => one.part === part.id)}
+          others={found.filter((one) => one !== part)}
           nameOf={nameOf}
           selected={last}
           onShow={show}
