@@ -100,6 +100,14 @@ describe('boxes of one kind', () => {
     )
   })
 
+  test('lose nothing, whatever the layers of a file are called', () => {
+    const hostile = card('b', 48, 148, { badge: true }).map((one) =>
+      one['key'] === 'b-badge' ? { ...one, key: 'b-badge~missing' } : one,
+    )
+    const keys = keysOf(infer([...card('a', 48, 40, { dot: true, badge: true }), ...hostile]))
+    for (const one of hostile) expect(keys).toContain(one['key'])
+  })
+
   test('stay where they were drawn, whatever others have', () => {
     const alone = infer(card('b', 48, 148, { dot: true }))
     const among = infer([

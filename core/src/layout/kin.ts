@@ -17,6 +17,7 @@ const SAME_PX = 2
 const COMMON_SHARE = 0.5
 /** Boxes of one look are compared with this many of the fullest. */
 const MOST_MODELS = 6
+/** Ends the keys of what is missing; where a layer of the file is called so, there is no kin. */
 const MISSING = '~missing'
 
 const isNear = (a: number, b: number): boolean => Math.abs(a - b) <= SAME_PX
@@ -24,7 +25,7 @@ const isNear = (a: number, b: number): boolean => Math.abs(a - b) <= SAME_PX
 const areOneSize = (a: Box, b: Box): boolean =>
   isNear(a.width, b.width) && isNear(a.height, b.height)
 
-/** Boxes of different keys are no kin. */
+/** Boxes that look different are no kin. */
 const lookOf = ({ piece: { layer } }: Nest): string => {
   const fills = 'fills' in layer ? layer.fills.map(({ kind }) => kind) : []
   const strokes = 'strokes' in layer ? layer.strokes.length : 0
@@ -81,6 +82,7 @@ export const isMissing = ({ piece }: Nest): boolean => piece.layer.key.endsWith(
 /** The same nests, in which those that are kin to fuller ones know it. */
 export const findKin = (nests: readonly Nest[]): readonly Nest[] => {
   const byLook = new Map<string, Nest[]>()
+  let isTaken = false
   const collect = (nest: Nest): void => {
     if (nest.piece.kind === 'surface' && nest.content.length > 0) {
       const look = lookOf(nest)
@@ -88,9 +90,11 @@ export const findKin = (nests: readonly Nest[]): readonly Nest[] => {
       if (known) known.push(nest)
       else byLook.set(look, [nest])
     }
+    isTaken ||= nest.piece.layer.key.includes(MISSING)
     nest.content.forEach(collect)
   }
   nests.forEach(collect)
+  if (isTaken) return nests
   const kin = new Map<Nest, Kin>()
   for (const alike of byLook.values()) {
     const least = Math.min(...alike.map(({ content }) => content.length))
@@ -121,13 +125,9 @@ export const findKin = (nests: readonly Nest[]): readonly Nest[] => {
   return nests.map(mark)
 }
 
-const isStandIn = ({ layer }: LayoutNode): boolean => layer.key.includes(MISSING)
-
-const layerIsMissing = ({ layer }: LayoutNode): boolean => layer.key.endsWith(MISSING)
-
 /** The node without what is missing; undefined where nothing else is in it. */
 const strip = (node: LayoutNode): LayoutNode | undefined => {
-  if (layerIsMissing(node)) return undefined
+  if (node.layer.key.endsWith(MISSING)) return undefined
   if (node.children.length === 0) return node
   const children = node.children.map(strip).filter((child) => child !== undefined)
   if (children.length === 0) return undefined
@@ -143,7 +143,8 @@ const BOX_PX = 0.51
 /** Whether what is left still stands where it was drawn. */
 const isInPlace = (node: LayoutNode, before: LayoutNode): boolean => {
   if (node === before) return true
-  if (isStandIn(node)) return false
+  // A container that was made for what is missing has no name of its own.
+  if (node.layer.key.includes(MISSING)) return false
   const { arrangement, box, children } = node
   const inner = children.every((child) => {
     const was = before.children.find(({ layer }) => layer.key === child.layer.key)
