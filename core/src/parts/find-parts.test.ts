@@ -180,6 +180,44 @@ describe('components that were flattened to loose layers', () => {
   })
 })
 
+test('what differs from instance to instance is what their component is given', () => {
+  const counts = { wanted: 0, given: 0 }
+  const section = fc.record<Section>({
+    of: template,
+    things: fc.array(instance, { minLength: 3, maxLength: 6 }),
+    columns: fc.constantFrom(1, 3),
+  })
+  fc.assert(
+    fc.property(section, (one) => {
+      const { layers, height } = drawPage([one])
+      const page = frame('page', layers, { ...at(0, 0, 1280, height), ...solid('#ffffff') })
+      const result = convert(design([page]), [], { target: 'react' })
+      if (!result.ok) throw new Error('not converted')
+      const uses = new Map(
+        result.value.components.flatMap((component) =>
+          component.uses.map(({ layer, values }) => [layer, values] as const),
+        ),
+      )
+      const { of, things } = one
+      const count = (isGiven: boolean): void => {
+        counts.wanted++
+        if (isGiven) counts.given++
+      }
+      things.forEach(({ texts, isBadged }, i) => {
+        const values = uses.get(`c0-${i}`) ?? []
+        of.lines.forEach((_, line) => {
+          const differs = new Set(things.map((thing) => thing.texts[line])).size > 1
+          if (differs) count(values.includes(WORDS[texts[line]!]!))
+        })
+        const areMixed = of.hasBadge && new Set(things.map((thing) => thing.isBadged)).size > 1
+        if (areMixed && isBadged) count(values.includes(true))
+      })
+    }),
+    { seed: 11, numRuns: 60 },
+  )
+  expect(counts.given / counts.wanted).toBeGreaterThanOrEqual(0.9)
+})
+
 describe('what is found', () => {
   const card = (key: string, x: number, said: string): Json[] => [
     box(key, at(x, 140, 340, 108), { ...solid('#f4f1ea'), radius: 8 }),
