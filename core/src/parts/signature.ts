@@ -121,7 +121,13 @@ const roleOf = ({ role }: UiBox, isRoot: boolean): string | undefined =>
 
 const childrenOf = (node: UiNode): readonly UiNode[] => ('children' in node ? node.children : [])
 
-type Shape = { readonly label: number; readonly children: readonly UiNode[] }
+type Shape = {
+  /** What it is like in something, and, a box, by itself. */
+  readonly inner: string
+  readonly whole: string | undefined
+  readonly children: readonly UiNode[]
+  readonly weights: readonly number[]
+}
 
 /** A node with all that is known of its likeness to others. */
 export type Likeness = {
@@ -145,10 +151,12 @@ type Kind = { readonly parts: readonly number[]; readonly weights: readonly numb
 
 /** Several of one kind in a row count once: lists may be of different lengths. */
 const withoutRuns = (parts: readonly number[], weights: readonly number[]): Kind => {
-  const kept = parts.map((part, i) => i === 0 || part !== parts[i - 1] || weights[i]! < 2)
+  const isKept = (part: number, i: number): boolean =>
+    i === 0 || part !== parts[i - 1] || weights[i]! < 2
+  if (parts.every(isKept)) return { parts, weights }
   return {
-    parts: parts.filter((_, i) => kept[i]),
-    weights: weights.filter((_, i) => kept[i]),
+    parts: parts.filter(isKept),
+    weights: weights.filter((_, i) => isKept(parts[i]!, i)),
   }
 }
 
@@ -189,8 +197,7 @@ export const findLikeness = (roots: readonly UiNode[]): ReadonlyMap<UiNode, Like
   const labels = new Numbers()
   const looks = new LooksSeen()
   const order: UiNode[] = []
-  const inner = new Map<UiNode, Shape>()
-  const whole = new Map<UiNode, Shape>()
+  const shapes = new Map<UiNode, Shape>()
   const facts = new Map<UiNode, { weight: number; isBound: boolean; hasText: boolean }>()
   const visit = (node: UiNode): void => {
     const children = childrenOf(node)
@@ -202,8 +209,12 @@ export const findLikeness = (roots: readonly UiNode[]): ReadonlyMap<UiNode, Like
       hasText: node.type === 'text' || known.some((one) => one.hasText),
     })
     const label = labelsOf(node, looks)
-    inner.set(node, { label: labels.of(label.inner), children })
-    if (label.whole !== undefined) whole.set(node, { label: labels.of(label.whole), children })
+    shapes.set(node, {
+      inner: `i${labels.of(label.inner)}`,
+      whole: label.whole === undefined ? undefined : `w${labels.of(label.whole)}`,
+      children,
+      weights: known.map((one) => one.weight),
+    })
     order.push(node)
   }
   roots.forEach(visit)
@@ -217,25 +228,23 @@ export const findLikeness = (roots: readonly UiNode[]): ReadonlyMap<UiNode, Like
     wholes = new Map()
     /** By the look of the root: the kinds with it, by their numbers. */
     const byLabel = new Map<string, Map<number, Kind>>()
-    const number = (shape: Shape, of: string): number => {
-      const own = shape.children.map((child) => kinds.get(child)!)
-      const kind = withoutRuns(
-        own,
-        shape.children.map((child) => facts.get(child)!.weight),
-      )
-      const key = `${of}${shape.label}`
-      const found = same.find(numbers.of(`${key}:${kind.parts.join()}`))
-      if (kind.parts.length > 0) {
-        const siblings = byLabel.get(key) ?? new Map<number, Kind>()
-        byLabel.set(key, siblings)
-        if (!siblings.has(found)) siblings.set(found, kind)
-      }
+    const number = (key: string, kind: Kind, list: string): number => {
+      const found = same.find(numbers.of(list === '' ? key : `${key}:${list}`))
+      if (list === '') return found
+      const siblings = byLabel.get(key)
+      if (!siblings) byLabel.set(key, new Map([[found, kind]]))
+      else if (!siblings.has(found)) siblings.set(found, kind)
       return found
     }
     for (const node of order) {
-      kinds.set(node, number(inner.get(node)!, 'i'))
-      const shape = whole.get(node)
-      if (shape) wholes.set(node, number(shape, 'w'))
+      const { inner, whole, children, weights } = shapes.get(node)!
+      const kind = withoutRuns(
+        children.map((child) => kinds.get(child)!),
+        weights,
+      )
+      const list = kind.parts.join()
+      kinds.set(node, number(inner, kind, list))
+      if (whole !== undefined) wholes.set(node, number(whole, kind, list))
     }
     let isChanged = false
     for (const siblings of byLabel.values()) {
