@@ -55,6 +55,10 @@ const groundOf = (node: LayoutNode, ground: string): string => {
 
 class Adaptation {
   readonly readings: AdaptedReading[] = []
+  private readonly models = new Map<
+    readonly LayoutNode[],
+    { readonly node: LayoutNode; readonly need: number }
+  >()
   private readonly windowPx: number
   /** The class of window this is for, where that is another than the artboard's. */
   private readonly sizes: WindowClass
@@ -153,14 +157,17 @@ class Adaptation {
     return node
   }
 
-  /** Of the rows that are like this one, that which needs the most room. */
+  /** Of the rows that are like this one, that which needs the most room; found once for all of them. */
   private neediest(node: LayoutNode): LayoutNode {
-    let [model, most] = [node, this.need(node)]
-    for (const peer of this.options.peers.of(node)) {
-      const need = this.need(this.shrunk(peer))
-      if (need > most) [model, most] = [peer, need]
+    const peers = this.options.peers.of(node)
+    if (peers.length === 0) return node
+    let found = this.models.get(peers)
+    if (!found) {
+      const all = peers.map((peer) => ({ node: peer, need: this.need(this.shrunk(peer)) }))
+      found = all.reduce((a, b) => (b.need > a.need ? b : a))
+      this.models.set(peers, found)
     }
-    return model
+    return found.need > this.need(node) ? found.node : node
   }
 
   /** A head whose navigation is folded away may still be too wide. */
