@@ -94,7 +94,8 @@ test('a layer keeps to its least and greatest size, and content is held', async 
 })
 
 test('an artboard is taken out of its screen and becomes a page of its own', async ({ page }) => {
-  await openWidths(page)
+  const desk = await openWidths(page)
+  await desk.choose(/^to /, 'HTML')
   const files = page.getByRole('main')
   await expect(files).not.toContainText('today-on-the-shore-tablet.html')
   const tablet = page.getByRole('listitem').filter({ hasText: 'Today on the shore, tablet' })
