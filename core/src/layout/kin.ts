@@ -103,12 +103,12 @@ export const findKin = (nests: readonly Nest[]): readonly Nest[] => {
     for (const nest of [...alike].sort((a, b) => b.content.length - a.content.length)) {
       const own = placedIn(nest)
       const order = Math.max(...nest.content.map(({ piece }) => piece.order))
-      const found = models.flatMap((model) => {
-        const missing = findMissing(nest, own, model.nest, model.all)
-        return missing ? [{ model, missing }] : []
-      })[0]
-      if (found) {
-        const { model, missing } = found
+      let missing: readonly Nest[] | undefined
+      const model = models.find(({ nest: fuller, all }) => {
+        missing = findMissing(nest, own, fuller, all)
+        return missing !== undefined
+      })
+      if (model && missing) {
         kin.set(nest, {
           sign: signNests(model.nest.content),
           missing: missing.map((one) => moveTo(one, model.nest.piece.box, nest.piece.box, order)),

@@ -92,12 +92,13 @@ export const libraryScreen = (design: Design): Screen | undefined => {
     runs: [{ text }],
     sizing: { width: 'fit', height: 'fit' },
   })
-  const frame = (key: string, name: string, kind: string, children: Json[], more: Json = {}) => ({
+  const column = (gap: number): Json => ({ kind: 'column', gap, padding: 0, align: 'start' })
+  const frame = (key: string, name: string, layout: Json, children: Json[], more: Json = {}) => ({
     type: 'frame',
     key,
     name,
     box: { x: 0, y: 0, width: WIDTH - 2 * PADDING, height: 100 },
-    layout: { kind, gap: GAP, padding: 0, align: 'start' },
+    layout,
     sizing: { width: 'stretch', height: 'fit' },
     children,
     ...more,
@@ -125,38 +126,30 @@ export const libraryScreen = (design: Design): Screen | undefined => {
       return frame(
         `${own}-${j}-cell`,
         label,
-        'column',
+        column(8),
         [words(`${own}-${j}-label`, label, 14, 400, SOFT), instance],
         {
-          layout: { kind: 'column', gap: 8, padding: 0, align: 'start' },
           sizing: { width: 'fit', height: 'fit' },
           box: { x: 0, y: 0, width: box.width, height: box.height + 29 },
         },
       )
     })
     const arrangement = isWide
-      ? { kind: 'column', gap: GAP, padding: 0, align: 'start' }
+      ? column(GAP)
       : { kind: 'row', gap: GAP, lineGap: GAP, padding: 0, align: 'start', wrap: true }
-    return frame(
-      own,
-      `${set.name} variants`,
-      'column',
-      [
-        words(`${own}-title`, set.name, 24, 600, INK),
-        frame(`${own}-all`, `All of ${set.name}`, 'row', shown, { layout: arrangement }),
-      ],
-      { layout: { kind: 'column', gap: 16, padding: 0, align: 'start' } },
-    )
+    return frame(own, `${set.name} variants`, column(16), [
+      words(`${own}-title`, set.name, 24, 600, INK),
+      frame(`${own}-all`, `All of ${set.name}`, arrangement, shown),
+    ])
   })
   const below = Math.max(0, ...design.screens.map(({ box }) => box.y + box.height)) + 200
   return frameSchema.parse({
-    ...frame(base, 'Components', 'column', [
+    ...frame(base, 'Components', { ...column(48), padding: PADDING }, [
       words(`${base}-title`, 'Components', 40, 700, INK),
       ...sets,
     ]),
     box: { x: 0, y: below, width: WIDTH, height: 200 + design.components.length * 300 },
     fills: [{ kind: 'solid', color: '#ffffff' }],
-    layout: { kind: 'column', gap: 48, padding: PADDING, align: 'start' },
     sizing: { width: 'fixed', height: 'fixed' },
   })
 }

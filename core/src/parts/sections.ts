@@ -26,13 +26,13 @@ const walk = (node: UiNode, visit: (node: UiNode) => void): void => {
   if ('children' in node) for (const child of node.children) walk(child, visit)
 }
 
-/** What refers to what: a block stands by itself when nothing in it refers to the rest of its page, nor the other way. */
-type Bonds = { readonly names: ReadonlySet<string>; readonly isOpen: boolean }
+/** What joins a block to the rest of its page: groups of tabs it has a share in, and references that lead out of it. */
+type Bonds = { readonly groups: ReadonlySet<string>; readonly isOpen: boolean }
 
 const bondsOf = (block: UiNode): Bonds => {
   const [named, wanted] = [new Set<string>(), new Set<string>()]
   const groups = new Set<string>()
-  let isOpen = false
+  let isHeld = false
   walk(block, (node) => {
     if (node.id !== undefined) named.add(node.id)
     if (node.when?.kind === 'tab') groups.add(node.when.group)
@@ -45,18 +45,9 @@ const bondsOf = (block: UiNode): Bonds => {
       if (!act.isEmpty) wanted.add(act.target)
     }
     // A dialog is held by the page that shows it.
-    if (act?.kind === 'open' && (act.as === 'dialog' || act.as === 'drawer')) isOpen = true
+    if (act?.kind === 'open' && (act.as === 'dialog' || act.as === 'drawer')) isHeld = true
   })
-  if ([...wanted].some((id) => !named.has(id) && !isControl(block, id))) isOpen = true
-  return { names: groups, isOpen }
-}
-
-const isControl = (block: UiNode, id: string): boolean => {
-  let found = false
-  walk(block, (node) => {
-    if (node.type === 'control' && node.id === id) found = true
-  })
-  return found
+  return { groups, isOpen: isHeld || [...wanted].some((id) => !named.has(id)) }
 }
 
 /** What a section is called by what it is, where no heading or layer names it. */
@@ -119,14 +110,13 @@ const blocksOf = (root: UiBox): readonly UiBox[] => {
   )
 }
 
-/** Whether a box can be a file of its own: it is no component already, and nothing around it is needed in it. */
+/** Whether a box can be a file of its own, what it refers to aside: it is no component already, and always there. */
 const canStandAlone = (block: UiBox): boolean =>
   block.part === undefined &&
   block.shared === undefined &&
   block.when === undefined &&
   block.item === undefined &&
-  block.style.arrange.kind !== 'contents' &&
-  !bondsOf(block).isOpen
+  block.style.arrange.kind !== 'contents'
 
 const chooseSections = (
   page: UiPage,
@@ -135,23 +125,22 @@ const chooseSections = (
 ): ReadonlyMap<UiNode, string> => {
   const chosen = new Map<UiNode, string>()
   if (page.root.type !== 'box' || grain === 'page') return chosen
-  const choose = (blocks: readonly UiBox[], least: number): void => {
-    const groups = new Map<string, number>()
-    for (const block of blocks) {
-      for (const name of bondsOf(block).names) groups.set(name, (groups.get(name) ?? 0) + 1)
-    }
-    for (const block of blocks) {
-      const isShared = [...bondsOf(block).names].some((name) => groups.get(name)! > 1)
+  const choose = (blocks: readonly UiBox[]): void => {
+    const all = blocks.map((block) => ({ block, bonds: bondsOf(block), weight: weightOf(block) }))
+    const shares = (group: string): number =>
+      all.filter(({ bonds }) => bonds.groups.has(group)).length
+    for (const { block, bonds, weight } of all) {
+      const isBound = bonds.isOpen || [...bonds.groups].some((group) => shares(group) > 1)
       const ruling = rulings[block.layer]
-      const isWorth = weightOf(block) >= least
-      if (ruling?.as === 'none' || !isWorth || isShared || !canStandAlone(block)) continue
+      const isWorth = weight >= LEAST_SECTION
+      if (ruling?.as === 'none' || !isWorth || isBound || !canStandAlone(block)) continue
       chosen.set(block, ruling?.name ?? nameSection(block, page))
-      if (grain === 'fine' && weightOf(block) >= LONG_PAGE) choose(blocksOf(block), LEAST_SECTION)
+      if (grain === 'fine' && weight >= LONG_PAGE) choose(blocksOf(block))
     }
   }
   const blocks = blocksOf(page.root)
   const isLong = weightOf(page.root) >= LONG_PAGE && blocks.length >= LEAST_BLOCKS
-  if (isLong || grain === 'fine') choose(blocks, LEAST_SECTION)
+  if (isLong || grain === 'fine') choose(blocks)
   return chosen.size < LEAST_SECTIONS ? new Map() : chosen
 }
 

@@ -1,9 +1,9 @@
 import type { UiProject } from '../../ui/index.js'
-import { fontReadme } from '../shared/font-readme.js'
 import type { ScreenFile } from '../shared/component-target.js'
 import { entryPage } from '../shared/entry-page.js'
-import { jsonFile, textFile, type EmittedFile } from '../shared/emitted-file.js'
+import { textFile, type EmittedFile } from '../shared/emitted-file.js'
 import { quoteString } from '../script/quote-string.js'
+import { viteFiles } from '../script/vite-project.js'
 
 const importOf = ({ component }: ScreenFile): string =>
   `import { ${component} } from "./screens/${component}";\n`
@@ -46,43 +46,6 @@ ${isRouted ? '    <HashRouter>\n      <App />\n    </HashRouter>' : '    <App />
 );
 `
 
-const VITE_CONFIG = `import tailwindcss from "@tailwindcss/vite";
-import react from "@vitejs/plugin-react";
-import { defineConfig } from "vite";
-
-// A relative base lets the built site stand in any folder.
-export default defineConfig({ base: "./", plugins: [react(), tailwindcss()] });
-`
-
-const TSCONFIG = {
-  compilerOptions: {
-    target: 'es2022',
-    module: 'esnext',
-    moduleResolution: 'bundler',
-    lib: ['es2023', 'dom', 'dom.iterable'],
-    jsx: 'react-jsx',
-    types: ['vite/client'],
-    strict: true,
-    noUnusedLocals: true,
-    noUnusedParameters: true,
-    isolatedModules: true,
-    skipLibCheck: true,
-    noEmit: true,
-  },
-  include: ['src', 'vite.config.ts'],
-}
-
-const README = `# Screens
-
-\`\`\`sh
-npm install
-npm run dev
-\`\`\`
-
-\`npm run build\` checks the types and writes the site to \`dist\`.
-Each screen is a component in \`src/screens\`; tokens and fonts are in \`src/index.css\`.
-`
-
 /** The files around the screens: entry, routes and configuration. */
 export const buildProjectFiles = (
   project: UiProject,
@@ -93,8 +56,6 @@ export const buildProjectFiles = (
     textFile('src/App.tsx', isRouted ? routedApp(screens) : singleApp(screens[0]!)),
     textFile('src/main.tsx', main(isRouted)),
     textFile('index.html', entryPage(project, 'root', '/src/main.tsx')),
-    textFile('vite.config.ts', VITE_CONFIG),
-    jsonFile('tsconfig.json', TSCONFIG),
-    textFile('README.md', README + fontReadme(project)),
+    ...viteFiles(project, 'react', { jsx: 'react-jsx' }),
   ]
 }

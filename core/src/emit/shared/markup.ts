@@ -73,6 +73,9 @@ export const code = (name: string, value: string): Attribute => ({
 })
 export const spread = (code: string): Attribute => ({ name: '', kind: 'spread', code })
 
+/** Whether a tag is that of a component: those are named in capitals. */
+export const isComponentTag = (tag: string): boolean => /^[A-Z]/.test(tag)
+
 const CLASSES: ReadonlySet<string> = new Set(['class', 'className'])
 
 /** Whether an attribute has the classes of its element, in any dialect. */

@@ -1,9 +1,10 @@
-import type {
-  Attribute,
-  MarkupElement,
-  MarkupExpression,
-  MarkupNode,
-  MarkupText,
+import {
+  isComponentTag,
+  type Attribute,
+  type MarkupElement,
+  type MarkupExpression,
+  type MarkupNode,
+  type MarkupText,
 } from './markup.js'
 import { escapeText } from './html-escape.js'
 
@@ -37,17 +38,15 @@ const VOID = new Set(['br', 'img', 'input', 'link', 'meta'])
 /** Elements of drawings close themselves when nothing is in them. */
 const SHAPES = new Set(['circle', 'ellipse', 'line', 'path', 'rect'])
 
-/** Components are named in capitals; nobody knows what they are, so they stand in the line. */
-const isComponent = (tag: string): boolean => /^[A-Z]/.test(tag)
-
+/** Nobody knows what components are, so they stand in the line. */
 const isInline = (node: HtmlNode): boolean =>
-  node.kind !== 'element' || INLINE.has(node.tag) || isComponent(node.tag)
+  node.kind !== 'element' || INLINE.has(node.tag) || isComponentTag(node.tag)
 
 export const isVoid = (node: HtmlNode): boolean =>
   node.kind === 'element' &&
   (VOID.has(node.tag) ||
     SHAPES.has(node.tag) ||
-    (isComponent(node.tag) && node.children.length === 0))
+    (isComponentTag(node.tag) && node.children.length === 0))
 
 const NOTHING: readonly never[] = []
 

@@ -10,12 +10,14 @@ import {
 } from '../../ui/nodes.js'
 import { formNameOf } from '../script/form-file.js'
 import type { Styling } from '../styling/styling.js'
-import { buildMarkup, findTabPanels, type Dialect } from './build-markup.js'
+import { isPopover } from '../../design/interaction.js'
+import { buildMarkup, CURRENT_PAGE, findTabPanels, type Dialect } from './build-markup.js'
 import { ComponentCode, type CodeSpelling } from './component-code.js'
 import type { ComponentPlan } from './component-plan.js'
 import { layerNames } from './layer-names.js'
-import type { ListOptions } from './lists.js'
-import { code, type MarkupElement } from './markup.js'
+import { endOfMain } from './in-main.js'
+import { findLists, type DataList, type ListOptions } from './lists.js'
+import { code, text, type Attribute, type MarkupElement } from './markup.js'
 import type { PartOptions } from './part-options.js'
 import { extractParts } from './parts.js'
 import type { PartComponent } from './prop.js'
@@ -43,6 +45,14 @@ export type Folder = 'screens' | 'sections' | 'components'
 export const folderOf = ({ kind }: Unit): Folder =>
   kind === 'screen' ? 'screens' : kind === 'section' ? 'sections' : 'components'
 
+type LinkMarkup = ReturnType<Dialect['link']>
+
+export type PageLink = {
+  readonly route: string
+  /** It leads to the page it stands on; undefined where what it stands on is on several pages. */
+  readonly isHere: boolean | undefined
+}
+
 /** How a target with components writes tags and code. */
 export type UnitSpelling = Pick<
   Dialect,
@@ -58,8 +68,10 @@ export type UnitSpelling = Pick<
   readonly code: CodeSpelling
   /** A text in code. */
   quote(text: string): string
-  /** Where a link leads; `here`: the page it stands on, where it stands on one. */
-  link(plan: ComponentPlan, here: string | undefined): Dialect['link']
+  /** The tag of a link to a page of a project with a router, and what makes it lead there. */
+  toPage(page: PageLink): LinkMarkup
+  /** By what the component of a dialog reaches its own element. */
+  readonly ownDialog: string
 }
 
 export type UnitOptions = {
@@ -104,8 +116,38 @@ const findFirstTabs = (root: UiNode): ReadonlyMap<string, string> => {
   return first
 }
 
+const anchor = (href: string, ...rest: Attribute[]): LinkMarkup => ({
+  tag: 'a',
+  attributes: [text('href', href), ...rest],
+})
+
+/** Where links lead; `here`: the page they stand on, where they stand on one. */
+const linkBuilder =
+  ({ plan, spelling }: UnitOptions, here: string | undefined): Dialect['link'] =>
+  (link) => {
+    switch (link.kind) {
+      case 'nowhere':
+        return anchor('#')
+      case 'address':
+        return anchor(link.url)
+      case 'page': {
+        // A project of one screen has no router: a link to that screen is a plain one.
+        if (!plan.isRouted) return anchor('/', CURRENT_PAGE)
+        const isHere = here === undefined ? undefined : link.page === here
+        return spelling.toPage({ route: plan.routes.get(link.page)!, isHere })
+      }
+      case 'section': {
+        const href = `#${link.id}`
+        // What follows the first # is the address of the page; the part is scrolled to by hand.
+        return plan.isRouted
+          ? anchor(href, spelling.code.on('click', 'scrollToPart'))
+          : anchor(href)
+      }
+    }
+  }
+
 /** Names of layers for what lists are called, and names that are free in the file. */
-export const listOptions = (
+const listOptions = (
   { unit, own }: Pick<BuiltUnit, 'unit' | 'own'>,
   { plan, styling }: UnitOptions,
 ): ListOptions => {
@@ -158,7 +200,7 @@ const buildUnit = (unit: Unit, options: UnitOptions): BuiltUnit => {
     tabList: own.tabList,
     entersInView: own.entersInView,
     form: own.form,
-    link: spelling.link(plan, 'page' in unit ? unit.page.key : undefined),
+    link: linkBuilder(options, 'page' in unit ? unit.page.key : undefined),
     source: (asset) => code('src', plan.variables.get(asset)!),
     icon(asset, attributes) {
       const icon = plan.icons.get(asset)
@@ -216,5 +258,58 @@ export const buildUnits = (
   return {
     units: units.map((unit, i) => ({ ...unit, markup: roots[i]! })),
     parts: components,
+  }
+}
+
+/** What shows a panel over the page, around its content. */
+const inPanel = (
+  { kind, id, label }: UiPanel,
+  classes: readonly string[],
+  content: MarkupElement,
+  own: ComponentCode,
+  spelling: UnitSpelling,
+): MarkupElement => ({
+  kind: 'element',
+  tag: isPopover(kind) ? 'div' : 'dialog',
+  content: 'blocks',
+  attributes: [
+    ...(isPopover(kind)
+      ? [text('id', id), text('popover', 'auto')]
+      : [spelling.code.reference(spelling.ownDialog), text('closedby', 'any')]),
+    ...(kind === 'overlay' ? [text('role', 'group')] : []),
+    ...(kind === 'menu' ? [text('role', 'menu'), ...own.menuPanel()] : []),
+    text('aria-label', label),
+    text(spelling.classAttribute, classes.join(' ')),
+  ],
+  children: [content],
+})
+
+/** A unit with its loops and the panels it holds, ready to be written. */
+export type FinishedUnit = {
+  readonly markup: MarkupElement
+  readonly lists: readonly DataList[]
+  /** It is a dialog, which others show. */
+  readonly isDialog: boolean
+}
+
+/** Puts what repeats into lists, and panels where they belong. */
+export const finishUnit = (built: BuiltUnit, options: UnitOptions): FinishedUnit => {
+  const { unit, own } = built
+  const { styling, marks, spelling } = options
+  // With marks every element must be found by its layer, so that things stay one by one.
+  const { markup: body, lists } = marks
+    ? { markup: built.markup, lists: [] }
+    : findLists(built.markup, listOptions(built, options))
+  const panels = unit.kind === 'screen' ? (unit.page.panels ?? []) : []
+  const whole = endOfMain(
+    body,
+    panels.map((panel) => own.panel(panel)),
+  )
+  if (unit.kind !== 'panel') return { markup: whole, lists, isDialog: false }
+  const { panel } = unit
+  return {
+    markup: inPanel(panel, styling.panel(panel), whole, own, spelling),
+    lists,
+    isDialog: !isPopover(panel.kind),
   }
 }

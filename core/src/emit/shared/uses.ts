@@ -1,9 +1,11 @@
 import type { Helper } from './component-code.js'
+import type { ComponentPlan } from './component-plan.js'
 import type { DataList } from './lists.js'
-import type { MarkupNode } from './markup.js'
+import { isComponentTag, type MarkupNode } from './markup.js'
+import type { Folder } from './units.js'
 
 /** Helpers that markup names itself. */
-export const HELPERS = [
+const HELPERS = [
   'closeDialog',
   'countField',
   'enterInView',
@@ -35,7 +37,7 @@ const scan = (node: MarkupNode, uses: Uses): void => {
 }
 
 /** What some markup and the lists beside it refer to: tags, and code in attributes and in lists. */
-export const findUses = (markup: MarkupNode, lists: readonly DataList[]): Uses => {
+const findUses = (markup: MarkupNode, lists: readonly DataList[]): Uses => {
   const uses: Uses = { tags: new Set(), codes: new Set() }
   scan(markup, uses)
   for (const { fields, rows } of lists) {
@@ -44,4 +46,66 @@ export const findUses = (markup: MarkupNode, lists: readonly DataList[]): Uses =
     })
   }
   return uses
+}
+
+/** A component that is imported. */
+export type Imported = {
+  readonly tag: string
+  readonly kind: 'component' | 'icon' | 'messages'
+  /** The folder, as seen from the file that imports. */
+  readonly from: string
+  /** The type of its props is needed too. */
+  readonly hasProps: boolean
+}
+
+export type ImportOptions = {
+  readonly plan: ComponentPlan
+  readonly folder: Folder
+  /** Hears of the helpers that files are needed for. */
+  readonly helpers: Set<Helper>
+  /** What the code beside the markup needs. */
+  readonly own?: ReadonlySet<Helper>
+  /** Components whose types of props are needed. */
+  readonly types?: readonly string[]
+  /** Tags of the router. */
+  readonly routerTags: ReadonlySet<string>
+}
+
+/** What a component, its lists and its code import of the files around them, whatever the target. */
+export const findImports = (
+  markup: MarkupNode,
+  lists: readonly DataList[],
+  { plan, folder, helpers, own = new Set(), types: said = [], routerTags }: ImportOptions,
+) => {
+  const { tags, codes } = findUses(markup, lists)
+  const used = HELPERS.filter((helper) => codes.has(helper))
+  for (const helper of used) helpers.add(helper)
+  const behaviour = [...new Set([...own, ...used])].filter(
+    (helper) => !HELPERS.some((one) => one === helper) || codes.has(helper),
+  )
+  const icons = new Set([...plan.icons.values()].map(({ name }) => name))
+  const sections = new Set([...plan.sections.values()].map(({ name }) => name))
+  const types = new Set([
+    ...said,
+    ...lists.flatMap(({ uses, fields }) => [
+      ...(uses === undefined ? [] : [uses]),
+      ...fields.flatMap(({ of }) => (of ? [of.tag] : [])),
+    ]),
+  ])
+  const placeOf = (tag: string): Pick<Imported, 'kind' | 'from'> => {
+    if (tag === 'FormMessages') return { kind: 'messages', from: '../behaviour' }
+    if (icons.has(tag)) return { kind: 'icon', from: '../icons' }
+    const home: Folder = sections.has(tag) ? 'sections' : 'components'
+    return { kind: 'component', from: home === folder ? '.' : `../${home}` }
+  }
+  return {
+    tags,
+    behaviour,
+    pictures: [...plan.variables].flatMap(([id, name]) =>
+      codes.has(name) ? [{ name, from: `../assets/${plan.assets.get(id)!.file}` }] : [],
+    ),
+    components: [...tags]
+      .filter((tag) => isComponentTag(tag) && !routerTags.has(tag))
+      .map((tag): Imported => ({ tag, ...placeOf(tag), hasProps: types.has(tag) })),
+  }
 }

@@ -1,8 +1,8 @@
 import type { UiProject } from '../../ui/index.js'
 import { quoteString } from '../script/quote-string.js'
+import { viteFiles } from '../script/vite-project.js'
 import type { ScreenFile } from '../shared/component-target.js'
-import { jsonFile, textFile, type EmittedFile } from '../shared/emitted-file.js'
-import { fontReadme } from '../shared/font-readme.js'
+import { textFile, type EmittedFile } from '../shared/emitted-file.js'
 import { entryPage } from '../shared/entry-page.js'
 
 const singleApp = ({ component }: ScreenFile): string => `<script setup lang="ts">
@@ -40,42 +40,6 @@ ${isRouted ? 'import { router } from "./router";\n' : ''}import "./index.css";
 createApp(App)${isRouted ? '.use(router)' : ''}.mount("#app");
 `
 
-const VITE_CONFIG = `import tailwindcss from "@tailwindcss/vite";
-import vue from "@vitejs/plugin-vue";
-import { defineConfig } from "vite";
-
-// A relative base lets the built site stand in any folder.
-export default defineConfig({ base: "./", plugins: [vue(), tailwindcss()] });
-`
-
-const TSCONFIG = {
-  compilerOptions: {
-    target: 'es2022',
-    module: 'esnext',
-    moduleResolution: 'bundler',
-    lib: ['es2023', 'dom', 'dom.iterable'],
-    types: ['vite/client'],
-    strict: true,
-    noUnusedLocals: true,
-    noUnusedParameters: true,
-    isolatedModules: true,
-    skipLibCheck: true,
-    noEmit: true,
-  },
-  include: ['src', 'vite.config.ts'],
-}
-
-const README = `# Screens
-
-\`\`\`sh
-npm install
-npm run dev
-\`\`\`
-
-\`npm run build\` checks the types and writes the site to \`dist\`.
-Each screen is a component in \`src/screens\`; tokens and fonts are in \`src/index.css\`.
-`
-
 /** The files around the screens: entry, routes and configuration. */
 export const writeProject = (project: UiProject, screens: readonly ScreenFile[]): EmittedFile[] => {
   const isRouted = screens.length > 1
@@ -84,8 +48,6 @@ export const writeProject = (project: UiProject, screens: readonly ScreenFile[])
     ...(isRouted ? [textFile('src/router.ts', router(screens))] : []),
     textFile('src/main.ts', main(isRouted)),
     textFile('index.html', entryPage(project, 'app', '/src/main.ts')),
-    textFile('vite.config.ts', VITE_CONFIG),
-    jsonFile('tsconfig.json', TSCONFIG),
-    textFile('README.md', README + fontReadme(project)),
+    ...viteFiles(project, 'vue'),
   ]
 }

@@ -1,18 +1,22 @@
-import { text, type Attribute, type MarkupElement, type MarkupNode } from '../shared/markup.js'
+import {
+  isComponentTag,
+  text,
+  type Attribute,
+  type MarkupElement,
+  type MarkupNode,
+} from '../shared/markup.js'
 
 /** Attributes of HTML that are there or not, and say nothing more. */
 const BOOLEAN = new Set(
   'checked disabled hidden multiple novalidate open required selected'.split(' '),
 )
 
-const isComponent = (tag: string): boolean => /^[A-Z]/.test(tag)
-
 /** `hasBadge` → `has-badge`: attributes of components are written like those of HTML. */
 const hyphenate = (name: string): string =>
   name.replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`)
 
 const attributesOf = (attribute: Attribute, tag: string): readonly Attribute[] => {
-  const isProp = isComponent(tag) && tag !== 'RouterLink'
+  const isProp = isComponentTag(tag) && tag !== 'RouterLink'
   switch (attribute.kind) {
     case 'text':
       return [isProp ? text(hyphenate(attribute.name), attribute.text) : attribute]

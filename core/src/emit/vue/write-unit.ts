@@ -1,11 +1,7 @@
-import { isPopover } from '../../design/interaction.js'
-import type { UiPanel } from '../../ui/nodes.js'
 import { listBlocks } from '../script/print-list.js'
 import { printBlock } from '../script/print-block.js'
 import { printLooks, printMember, printNames } from '../script/print-props.js'
 import { quoteString } from '../script/quote-string.js'
-import { CURRENT_PAGE } from '../shared/build-markup.js'
-import type { ComponentCode } from '../shared/component-code.js'
 import type { ComponentOptions } from '../shared/component-target.js'
 import {
   concat,
@@ -20,12 +16,11 @@ import {
 } from '../shared/document.js'
 import type { EmittedFile } from '../shared/emitted-file.js'
 import { iconAttributes, type Icon } from '../shared/icons.js'
-import { endOfMain } from '../shared/in-main.js'
-import { findLists, type DataList } from '../shared/lists.js'
-import { code, text, type Attribute, type MarkupElement } from '../shared/markup.js'
+import type { DataList } from '../shared/lists.js'
+import { code, text } from '../shared/markup.js'
 import { titleOf } from '../shared/page-title.js'
 import type { PartComponent, Prop } from '../shared/prop.js'
-import { folderOf, listOptions, type BuiltUnit, type UnitSpelling } from '../shared/units.js'
+import { finishUnit, folderOf, type BuiltUnit, type UnitSpelling } from '../shared/units.js'
 import {
   codeSpelling,
   functionsOf,
@@ -34,28 +29,6 @@ import {
 } from './behaviour/statements.js'
 import { importsOf } from './imports.js'
 import { printFile } from './print-file.js'
-
-/** Where a link leads; RouterLink says of itself when it leads to the page that is shown. */
-const linkBuilder: UnitSpelling['link'] = (plan) => (link) => {
-  const anchor = (href: string, ...rest: Attribute[]) => ({
-    tag: 'a',
-    attributes: [text('href', href), ...rest],
-  })
-  switch (link.kind) {
-    case 'nowhere':
-      return anchor('#')
-    case 'address':
-      return anchor(link.url)
-    case 'page':
-      return plan.isRouted
-        ? { tag: 'RouterLink', attributes: [text('to', plan.routes.get(link.page)!)] }
-        : anchor('/', CURRENT_PAGE)
-    case 'section':
-      return plan.isRouted
-        ? anchor(`#${link.id}`, code('@click', 'scrollToPart'))
-        : anchor(`#${link.id}`)
-  }
-}
 
 export const unitSpelling: UnitSpelling = {
   classAttribute: 'class',
@@ -68,30 +41,10 @@ export const unitSpelling: UnitSpelling = {
   menuTarget: 'popovertarget',
   code: codeSpelling,
   quote: quoteInAttribute,
-  link: linkBuilder,
+  // It says of itself when it leads to the page that is shown.
+  toPage: ({ route }) => ({ tag: 'RouterLink', attributes: [text('to', route)] }),
+  ownDialog: 'dialog',
 }
-
-/** What shows a panel over the page, around its content. */
-const inPanel = (
-  { kind, id, label }: UiPanel,
-  content: MarkupElement,
-  classes: readonly string[],
-  own: ComponentCode,
-): MarkupElement => ({
-  kind: 'element',
-  tag: isPopover(kind) ? 'div' : 'dialog',
-  content: 'blocks',
-  attributes: [
-    ...(isPopover(kind)
-      ? [text('id', id), text('popover', 'auto')]
-      : [text('ref', 'dialog'), text('closedby', 'any')]),
-    ...(kind === 'overlay' ? [text('role', 'group')] : []),
-    ...(kind === 'menu' ? [text('role', 'menu'), ...own.menuPanel()] : []),
-    text('aria-label', label),
-    text('class', classes.join(' ')),
-  ],
-  children: [content],
-})
 
 /** How a dialog is shown by the component that holds it. */
 const DIALOG: readonly Doc[] = [
@@ -120,25 +73,12 @@ const together = (lines: readonly Doc[]): readonly Doc[] =>
   lines.length === 0 ? [] : [join(hardline, lines)]
 
 /** Writes one component: its imports, its code and its markup. */
-export const writeUnit = (
-  { unit, own, markup: built }: BuiltUnit,
-  options: ComponentOptions,
-): EmittedFile => {
-  const { project, plan, styling, marks, helpers } = options
+export const writeUnit = (built: BuiltUnit, options: ComponentOptions): EmittedFile => {
+  const { project, plan, helpers } = options
+  const { unit, own } = built
   const folder = folderOf(unit)
-  // With marks every element must be found by its layer, so that things stay one by one.
-  const { markup: body, lists } = marks
-    ? { markup: built, lists: [] }
-    : findLists(built, listOptions({ unit, own }, options))
-  const panels = unit.kind === 'screen' ? (unit.page.panels ?? []) : []
-  const whole = endOfMain(
-    body,
-    panels.map((panel) => own.panel(panel)),
-  )
-  const markup =
-    unit.kind === 'panel' ? inPanel(unit.panel, whole, styling.panel(unit.panel), own) : whole
+  const { markup, lists, isDialog } = finishUnit(built, options)
   for (const helper of own.helpers) helpers.add(helper)
-  const isDialog = unit.kind === 'panel' && !isPopover(unit.panel.kind)
   const functions = new Set([
     ...functionsOf(own.statements),
     ...(isDialog ? ['useTemplateRef'] : []),

@@ -1,0 +1,51 @@
+import type { UiProject } from '../../ui/index.js'
+import { jsonFile, textFile, type EmittedFile } from '../shared/emitted-file.js'
+import { fontReadme } from '../shared/font-readme.js'
+
+const viteConfig = (plugin: string): string => `import tailwindcss from "@tailwindcss/vite";
+import ${plugin} from "@vitejs/plugin-${plugin}";
+import { defineConfig } from "vite";
+
+// A relative base lets the built site stand in any folder.
+export default defineConfig({ base: "./", plugins: [${plugin}(), tailwindcss()] });
+`
+
+const tsconfig = (more: object) => ({
+  compilerOptions: {
+    target: 'es2022',
+    module: 'esnext',
+    moduleResolution: 'bundler',
+    lib: ['es2023', 'dom', 'dom.iterable'],
+    ...more,
+    types: ['vite/client'],
+    strict: true,
+    noUnusedLocals: true,
+    noUnusedParameters: true,
+    isolatedModules: true,
+    skipLibCheck: true,
+    noEmit: true,
+  },
+  include: ['src', 'vite.config.ts'],
+})
+
+const README = `# Screens
+
+\`\`\`sh
+npm install
+npm run dev
+\`\`\`
+
+\`npm run build\` checks the types and writes the site to \`dist\`.
+Each screen is a component in \`src/screens\`; tokens and fonts are in \`src/index.css\`.
+`
+
+/** How a project in TypeScript is built; `plugin` names that of its framework, `options` are more for the compiler. */
+export const viteFiles = (
+  project: UiProject,
+  plugin: string,
+  options: object = {},
+): EmittedFile[] => [
+  textFile('vite.config.ts', viteConfig(plugin)),
+  jsonFile('tsconfig.json', tsconfig(options)),
+  textFile('README.md', README + fontReadme(project)),
+]
