@@ -26,6 +26,7 @@ import {
   type Grade,
   type InputFile,
   type Layer,
+  listContrastPairs,
 } from '@unimorph/core'
 import { zipFiles } from '../shared/lib/zip'
 import { applyAndResolve, drawScreens, type Edited } from './draw-screens'
@@ -227,6 +228,7 @@ const handlers: Handlers = {
   },
   inspect: (key) => inspectLayer(need(edited).screens, key, drawOne),
   listTokens: () => listTokens(need(edited).design),
+  listPairs: () => listContrastPairs(need(edited).design),
   listTexts(key) {
     const screen = need(edited).screens.find((s) => s.key === key)
     return screen ? listTexts(screen, measure()) : []

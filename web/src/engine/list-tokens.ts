@@ -1,7 +1,6 @@
 import {
   codeOfTokens,
   drawingsOf,
-  listContrastPairs,
   proposeTokens,
   resolveTokenValue,
   walkLayers,
@@ -40,6 +39,5 @@ export const listTokens = (design: Design): TokenList => {
     modes: design.modes,
     tokens,
     proposals: proposeTokens(design),
-    pairs: listContrastPairs(design),
   }
 }

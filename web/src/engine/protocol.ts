@@ -149,8 +149,6 @@ export type TokenList = {
   readonly modes: readonly string[]
   readonly tokens: readonly TokenRow[]
   readonly proposals: readonly TokenProposal[]
-  /** Text and ground colours that stand on one another, those with the least to spare first. */
-  readonly pairs: readonly ContrastPair[]
 }
 
 /** A line of a text as it is drawn, in the screen's coordinates. */
@@ -186,6 +184,8 @@ export type Engine = {
   /** About the design as it was last drawn. */
   inspect(key: string): LayerDetails | undefined
   listTokens(): TokenList
+  /** Text and ground colours that stand on one another, those with the least to spare first. */
+  listPairs(): readonly ContrastPair[]
   listTexts(screen: string): TextPiece[]
   /** What makes worse code in the design as it was last drawn, and its grades. */
   report(): StructureReport

@@ -1,6 +1,6 @@
 import type { EmittedComponent, Prop } from '@unimorph/core'
-import { useEffect, useRef, useState } from 'react'
-import { api, messageOf, type Bundle } from '../../../shared/lib/api'
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
+import type { Converted } from '../../../engine/protocol'
 import { Button } from '../../../shared/ui/Button'
 import { Modal } from '../../../shared/ui/Modal'
 import { useDesk } from '../model/desk-store'
@@ -11,6 +11,7 @@ import {
   givenBy,
   type Given,
 } from '../model/part-page'
+import { useBundle } from '../model/use-bundle'
 
 const FIELD = 'h-7 w-full min-w-0 rounded-sm border border-rule bg-sheet px-2 text-sm'
 
@@ -81,25 +82,15 @@ export const PartTry = ({ component, nameOf, onClose }: Props) => {
   const converted = useDesk((s) => s.converted)
   const [instance, setInstance] = useState(component.uses[0]?.layer)
   const [given, setGiven] = useState<Given>(() => givenBy(component, instance))
-  const [bundle, setBundle] = useState<Bundle>()
   const [width, setWidth] = useState(480)
   const frame = useRef<HTMLIFrameElement>(null)
 
-  useEffect(() => {
-    const files = converted && buildPartFiles(converted, component)
-    if (!files) return
-    let isCurrent = true
-    api
-      .bundle(files)
-      .catch((error: unknown): Bundle => ({ errors: [messageOf(error)] }))
-      .then((next) => {
-        if (isCurrent) setBundle(next)
-      })
-      .catch(() => undefined)
-    return () => {
-      isCurrent = false
-    }
-  }, [converted, component])
+  const filesOf = useCallback((source: Converted) => buildPartFiles(source, component), [component])
+  const bundle = useBundle(converted, filesOf)?.bundle
+  const pictures = useMemo(
+    () => (converted ? [...findPictures(converted).keys()] : []),
+    [converted],
+  )
 
   useEffect(() => {
     const { current } = frame
@@ -117,7 +108,6 @@ export const PartTry = ({ component, nameOf, onClose }: Props) => {
   }, [bundle, converted, given])
 
   if (!converted) return null
-  const pictures = [...findPictures(converted).keys()]
   const props = component.props.filter(({ kind }) => kind !== 'classes')
   const change = (name: string, value: Given[string] | undefined): void => {
     const rest = Object.entries(given).filter(([own]) => own !== name)

@@ -1,7 +1,9 @@
 import type { ContrastPair, NamedColor } from '@unimorph/core'
-import type { ReactNode } from 'react'
+import { useEffect, useState, type ReactNode } from 'react'
 import type { TokenList, TokenRow } from '../../../engine/protocol'
+import { messageOf } from '../../../shared/lib/api'
 import { copyText } from '../../../shared/lib/copy-text'
+import { showProblem } from '../../../shared/lib/toast-store'
 import { Button } from '../../../shared/ui/Button'
 import { Modal } from '../../../shared/ui/Modal'
 import { describeToken } from '../model/describe-token'
@@ -191,7 +193,21 @@ type Props = { readonly list: TokenList; readonly onClose: () => void }
 /** All tokens as large as they are meant, how each is written in code, and which colours stand on one another. */
 export const StylePage = ({ list, onClose }: Props) => {
   const select = useDesk((s) => s.select)
-  const { tokens, pairs } = list
+  const listPairs = useDesk((s) => s.listPairs)
+  const [pairs, setPairs] = useState<readonly ContrastPair[]>()
+  const { tokens } = list
+  // They are looked for in every screen, and only when somebody wants to see them.
+  useEffect(() => {
+    let isCurrent = true
+    listPairs()
+      .then((next) => {
+        if (isCurrent) setPairs(next)
+      })
+      .catch((error: unknown) => showProblem(messageOf(error)))
+    return () => {
+      isCurrent = false
+    }
+  }, [listPairs, list])
   return (
     <Modal title="Style page" isOpen onClose={onClose} size="wide">
       <div className="mt-1 flex items-baseline gap-4">
@@ -215,7 +231,9 @@ export const StylePage = ({ list, onClose }: Props) => {
         )
       })}
       <Part title="Text on ground">
-        {pairs.length === 0 ? (
+        {!pairs ? (
+          <p className="text-sm text-soft">Looking at every text …</p>
+        ) : pairs.length === 0 ? (
           <p className="text-sm text-soft">
             No text stands on a plain colour: over pictures and gradients contrast cannot be told.
           </p>

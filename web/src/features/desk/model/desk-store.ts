@@ -1,5 +1,5 @@
 import { create } from 'zustand'
-import type { Edit } from '@unimorph/core'
+import type { ContrastPair, Edit } from '@unimorph/core'
 import { Cancelled, createEngine } from '../../../engine/engine'
 import type { LayerDetails } from '../../../engine/inspect-layer'
 import type {
@@ -70,6 +70,7 @@ type DeskActions = {
   export(kind: ExportKind): Promise<NamedFile[]>
   layerFile(...args: Parameters<Engine['layerFile']>): Promise<NamedFile | undefined>
   listTokens(): Promise<TokenList>
+  listPairs(): Promise<readonly ContrastPair[]>
   listTexts(screen: string): Promise<TextPiece[]>
   /** Once the design is drawn and converted as it is now; what is not shown at once waits for that. */
   settled(): Promise<void>
@@ -267,6 +268,7 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
     export: (kind) => engine.call('export', kind),
     layerFile: (...args) => engine.call('layerFile', ...args),
     listTokens: () => engine.call('listTokens'),
+    listPairs: () => engine.call('listPairs'),
     listTexts: (screen) => engine.call('listTexts', screen),
     settled,
     report: () => engine.call('report'),
