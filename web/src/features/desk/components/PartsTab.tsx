@@ -4,7 +4,7 @@ import { Button } from '../../../shared/ui/Button'
 import { useDesk } from '../model/desk-store'
 import { toCodeKeys, toShownKey, useWidths } from '../model/widths-store'
 import { ChoiceRow } from './ChoiceRow'
-import { GrainSelect } from './GrainSelect'
+import { PagesSettings } from './PagesSettings'
 import { PartCard } from './PartCard'
 import { Section } from './Section'
 
@@ -71,7 +71,7 @@ export const PartsTab = () => {
   const found = parts.filter(({ origin }) => origin.kind !== 'component')
   return (
     <div className="flex min-h-0 flex-1 flex-col">
-      {converted.target !== 'html' && <GrainSelect />}
+      {converted.target !== 'html' && <PagesSettings />}
       {converted.target === 'html' && parts.length > 0 && (
         <p className="shrink-0 border-b border-rule px-3 py-1.5 text-xs text-soft">
           HTML has no components: parts are written out in it. React and Vue have them.

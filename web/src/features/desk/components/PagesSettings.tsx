@@ -8,7 +8,7 @@ const LABELS: Readonly<Record<Grain, string>> = {
 }
 
 /** How finely long pages are cut into files, and whether there is a page of all components. */
-export const GrainSelect = () => {
+export const PagesSettings = () => {
   const grain = useDesk((s) => s.settings.grain ?? 'sections')
   const library = useDesk((s) => s.settings.library)
   const changeSettings = useDesk((s) => s.changeSettings)
