@@ -2,6 +2,7 @@ import type { FormRuling } from '../design/form.js'
 import { toKebab } from '../text/names.js'
 import { textsIn, wordsOf } from './describe-page.js'
 import {
+  isTick,
   mapChildren,
   type UiBox,
   type UiControl,
@@ -49,13 +50,21 @@ const fieldsOf = (form: UiBox): UiField[] => {
       text.labelFor === undefined ? [] : [[text.labelFor, wordsOf(text)] as const],
     ),
   )
-  return controlsIn(form).map(({ id, group, control, label, isRequired = false }) => ({
-    id,
-    name: group ?? id,
-    control,
-    label: withoutMark(labels.get(id) ?? label ?? id),
-    isRequired,
-  }))
+  return controlsIn(form).map((field) => {
+    const { id, group, control, label, isRequired = false, isDisabled = false } = field
+    // What a text area is drawn with is shown as its hint.
+    const value = control === 'textarea' ? undefined : field.value
+    const start = isTick(control) ? field.isOn : value
+    return {
+      id,
+      name: group ?? id,
+      control,
+      label: withoutMark(labels.get(id) ?? label ?? id),
+      isRequired,
+      isDisabled,
+      ...(start === undefined ? {} : { start }),
+    }
+  })
 }
 
 /** Answers go to web addresses and to paths on the same server only. */

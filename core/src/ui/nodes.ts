@@ -250,6 +250,9 @@ export type UiField = {
   readonly label: string
   readonly control: UiControlKind
   readonly isRequired: boolean
+  readonly isDisabled: boolean
+  /** What it has to begin with; of a tick: whether it is on. */
+  readonly start?: string | boolean
 }
 
 export type UiBoxRole =

@@ -42,6 +42,7 @@ export const unitSpelling: UnitSpelling = {
   code: reactSpelling,
   quote: quoteString,
   toPage,
+  picture: (variable) => code('src', variable),
   ownDialog: 'ref',
 }
 
@@ -95,7 +96,7 @@ const print = ({ name, takesRef, imports, lists, statements, markup }: Parts): D
 }
 
 /** Writes one component: its imports, its code and its markup. */
-export const writeUnit = (built: BuiltUnit, options: ComponentOptions): EmittedFile => {
+export const writeUnit = (built: BuiltUnit, options: ComponentOptions): EmittedFile[] => {
   const { project, plan, helpers } = options
   const { unit, own } = built
   const folder = folderOf(unit)
@@ -120,5 +121,5 @@ export const writeUnit = (built: BuiltUnit, options: ComponentOptions): EmittedF
   ]
   const parts = { name: unit.name, takesRef, imports, lists, statements, markup }
   const printed = printDocument(print(parts), PRINT_WIDTH)
-  return textFile(`src/${folder}/${unit.name}.tsx`, printed.text, printed.spans)
+  return [textFile(`src/${folder}/${unit.name}.tsx`, printed.text, printed.spans)]
 }

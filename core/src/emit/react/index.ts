@@ -1,3 +1,5 @@
+import { buildFormFile } from '../script/form-file.js'
+import { vitePlaces, viteScripts } from '../script/vite-project.js'
 import { componentTarget } from '../shared/component-target.js'
 import { buildHelpers } from './behaviour/files.js'
 import { unitSpelling, writeUnit } from './emit-component.js'
@@ -9,17 +11,24 @@ import { buildProjectFiles } from './project-files.js'
 export const react = componentTarget({
   id: 'react',
   label: 'React',
-  extension: 'tsx',
+  places: vitePlaces('tsx'),
   spelling: unitSpelling,
   writeUnit,
   writePart: emitPart,
   writeIcon: buildIconFile,
+  writeForm: buildFormFile,
   writeHelpers: buildHelpers,
   writeProject: buildProjectFiles,
   packages: {
     router: 'react-router',
     runtime: ['react', 'react-dom'],
-    tools: ['@types/react', '@types/react-dom', '@vitejs/plugin-react'],
+    tools: [
+      '@tailwindcss/vite',
+      '@types/react',
+      '@types/react-dom',
+      '@vitejs/plugin-react',
+      'vite',
+    ],
   },
-  check: 'tsc --noEmit',
+  scripts: viteScripts('tsc --noEmit'),
 })

@@ -14,7 +14,7 @@ const PRINT_WIDTH = 80
 export const emitPart = (
   { tag, props, looks, markup }: PartComponent,
   { plan, helpers }: ComponentOptions,
-): EmittedFile => {
+): EmittedFile[] => {
   const types = props.flatMap(({ of }) => (of ? [of.tag] : []))
   const imports = importsOf(markup, [], { plan, folder: 'components', helpers, types })
   const head =
@@ -34,5 +34,5 @@ export const emitPart = (
     hardline,
   ])
   const printed = printDocument(document, PRINT_WIDTH)
-  return textFile(`src/components/${tag}.tsx`, printed.text, printed.spans)
+  return [textFile(`src/components/${tag}.tsx`, printed.text, printed.spans)]
 }

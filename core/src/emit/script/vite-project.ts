@@ -1,4 +1,5 @@
 import type { UiProject } from '../../ui/index.js'
+import type { ComponentTarget } from '../shared/component-target.js'
 import { jsonFile, textFile, type EmittedFile } from '../shared/emitted-file.js'
 import { fontReadme } from '../shared/font-readme.js'
 
@@ -38,6 +39,21 @@ npm run dev
 \`npm run build\` checks the types and writes the site to \`dist\`.
 Each screen is a component in \`src/screens\`; tokens and fonts are in \`src/index.css\`.
 `
+
+/** Where projects that Vite builds have things; `extension` is that of a component's file. */
+export const vitePlaces = (extension: string): ComponentTarget['places'] => ({
+  markupOf: (folder, name) => `src/${folder}/${name}.${extension}`,
+  assets: 'src/assets',
+  assetAddress: './assets',
+  styles: 'src/index.css',
+})
+
+/** The scripts of such a project; `check` is the command that checks the types. */
+export const viteScripts = (check: string): ComponentTarget['scripts'] => ({
+  dev: 'vite',
+  build: `${check} && vite build`,
+  preview: 'vite preview',
+})
 
 /** How a project in TypeScript is built; `plugin` names that of its framework, `options` are more for the compiler. */
 export const viteFiles = (

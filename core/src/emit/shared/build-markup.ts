@@ -23,6 +23,8 @@ export type Dialect = {
   /** The attribute that gives a control what it has to begin with, and the one that says it is on. */
   startsWith(value: string): Attribute
   readonly startsOn: Attribute
+  /** What ties a control to the code of the form it stands in. */
+  field?(id: string, name: string): readonly Attribute[]
   /** The attribute of a control that cannot be used. */
   readonly disabled: Attribute
   /** The attribute of a control that must be filled in. */
@@ -238,6 +240,7 @@ const buildControl = (node: UiControl, options: MarkupOptions): MarkupElement =>
   const common = [
     text('id', id),
     text('name', node.group ?? id),
+    ...(dialect.field?.(id, node.group ?? id) ?? []),
     ...(node.group === undefined ? [] : [text('value', id)]),
     ...(label === undefined ? [] : [text('aria-label', label)]),
     ...(describedBy === undefined ? [] : [text('aria-describedby', describedBy)]),

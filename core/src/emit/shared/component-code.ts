@@ -26,7 +26,8 @@ export type Action =
 
 /** A line of code beside the markup, whatever the language of the target. */
 export type Statement =
-  | { readonly kind: 'dialog'; readonly name: string }
+  /** `component` is what shows it. */
+  | { readonly kind: 'dialog'; readonly name: string; readonly component: string }
   | { readonly kind: 'state'; readonly name: string; readonly start: string | boolean }
   | {
       readonly kind: 'form'
@@ -57,12 +58,16 @@ export type CodeSpelling = {
   on(event: 'click' | 'keydown' | 'toggle' | 'submit', handler: string): Attribute
   /** An attribute that has the value of some code. */
   bind(name: string, code: string): Attribute
+  /** The value of something that changes, in code: `isOpen`. */
+  read(name: string): string
   /** The attribute by which code reaches the element, or the component, of a dialog. */
   reference(name: string): Attribute
   readonly popoverTarget: string
   readonly popoverTargetAction: string
   readonly tabIndex: string
   readonly noValidate: Attribute
+  /** What ties a form's element to its code, where that is more than hearing that it is sent. */
+  formGroup?(name: string): readonly Attribute[]
   readonly enterInView: Attribute
 }
 
@@ -135,7 +140,7 @@ export class ComponentCode implements Pick<
         const toggle = this.handle(`toggle${nameOf(act.target)}`, { kind: 'toggle', state })
         return [
           spelling.on('click', toggle),
-          spelling.bind('aria-expanded', state),
+          spelling.bind('aria-expanded', spelling.read(state)),
           text('aria-controls', act.target),
         ]
       }
@@ -146,7 +151,7 @@ export class ComponentCode implements Pick<
           state,
           value: act.target,
         })
-        const isShown = `${state} === ${quote(act.target)}`
+        const isShown = `${spelling.read(state)} === ${quote(act.target)}`
         if (!isTab) return [spelling.on('click', show), text('aria-controls', act.target)]
         return [
           text('role', 'tab'),
@@ -171,9 +176,10 @@ export class ComponentCode implements Pick<
   when: Dialect['when'] = (id, when, isTabPanel) => {
     const { spelling, quote } = this.around
     if (when.kind === 'toggle') {
-      return [spelling.bind('hidden', `!${this.shown(id, when.startsShown)}`)]
+      return [spelling.bind('hidden', `!${spelling.read(this.shown(id, when.startsShown))}`)]
     }
-    const hidden = spelling.bind('hidden', `${this.tab(when.group)} !== ${quote(id)}`)
+    const shown = spelling.read(this.tab(when.group))
+    const hidden = spelling.bind('hidden', `${shown} !== ${quote(id)}`)
     if (!isTabPanel) return [hidden]
     return [text('role', 'tabpanel'), text('aria-labelledby', `${id}-tab`), hidden]
   }
@@ -215,8 +221,8 @@ export class ComponentCode implements Pick<
       tag: 'FormMessages',
       content: 'blocks',
       attributes: [
-        spelling.bind('problems', `${name}.problems`),
-        spelling.bind('status', `${name}.status`),
+        spelling.bind('problems', spelling.read(`${name}.problems`)),
+        spelling.bind('status', spelling.read(`${name}.status`)),
       ],
       children: [],
     }
@@ -224,6 +230,7 @@ export class ComponentCode implements Pick<
       attributes: [
         text('id', form.id),
         spelling.noValidate,
+        ...(spelling.formGroup?.(name) ?? []),
         spelling.on('submit', `${name}.submit`),
       ],
       end: [messages],
@@ -252,7 +259,7 @@ export class ComponentCode implements Pick<
     if (known !== undefined) return known
     const name = this.names.take(decapitalise(nameOf(panel)))
     this.references.set(panel, name)
-    this.own.push({ kind: 'dialog', name })
+    this.own.push({ kind: 'dialog', name, component: this.around.panelName(panel) })
     return name
   }
 

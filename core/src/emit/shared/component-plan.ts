@@ -94,12 +94,12 @@ const planPanels = (pages: readonly UiPage[], names: UniqueNames): ComponentPlan
   return panels
 }
 
-/** Takes a project, decides names, routes and files. */
-export const planComponents = (project: UiProject): ComponentPlan => {
+/** Takes a project and the folder of its pictures, decides names, routes and files. */
+export const planComponents = (project: UiProject, assetFolder: string): ComponentPlan => {
   const { pages, notFound } = project
   const icons = findIcons(project)
   const drawn = project.assets.filter(({ id }) => !icons.has(id))
-  const assets = buildAssetFiles(drawn, 'src/assets')
+  const assets = buildAssetFiles(drawn, assetFolder)
   const variables = new UniqueNames('', RESERVED)
   const components = new UniqueNames('', Object.values(PART_NAMES))
   const slugs = new UniqueNames('-', [''])

@@ -1,8 +1,8 @@
 import type { UiProject } from '../../ui/index.js'
 import { screensOf, type UiForm } from '../../ui/nodes.js'
 import { toKebab } from '../../text/names.js'
-import { buildFormFile } from '../script/form-file.js'
 import { createTailwind } from '../styling/tailwind/index.js'
+import type { Phrases } from '../../ui/phrases.js'
 import type { Target } from '../target.js'
 import type { Helper } from './component-code.js'
 import { planComponents } from './component-plan.js'
@@ -10,7 +10,13 @@ import { jsonFile, textFile, type EmittedFile } from './emitted-file.js'
 import { buildFontFiles, fontRules } from './font-files.js'
 import type { Icon } from './icons.js'
 import type { PartComponent } from './prop.js'
-import { buildUnits, type BuiltUnit, type UnitOptions, type UnitSpelling } from './units.js'
+import {
+  buildUnits,
+  type BuiltUnit,
+  type Folder,
+  type UnitOptions,
+  type UnitSpelling,
+} from './units.js'
 import { dependencies, type Dependency } from './versions.js'
 
 const PRINT_WIDTH = 80
@@ -18,6 +24,8 @@ const PRINT_WIDTH = 80
 export type ComponentOptions = UnitOptions & {
   /** Hears of the helpers that files are needed for. */
   readonly helpers: Set<Helper>
+  /** What is written once, by its tag. */
+  readonly parts: ReadonlyMap<string, PartComponent>
 }
 
 export type ScreenFile = { readonly component: string; readonly route: string }
@@ -26,12 +34,20 @@ export type ScreenFile = { readonly component: string; readonly route: string }
 export type ComponentTarget = {
   readonly id: string
   readonly label: string
-  /** Of the files of components: `tsx`. */
-  readonly extension: string
+  /** Where things are: folders from the root of the project, addresses as the style sheet has them. */
+  readonly places: {
+    /** The file that has the markup of a component. */
+    markupOf(folder: Folder, name: string): string
+    readonly assets: string
+    readonly assetAddress: string
+    readonly styles: string
+  }
   readonly spelling: UnitSpelling
-  writeUnit(unit: BuiltUnit, options: ComponentOptions): EmittedFile
-  writePart(part: PartComponent, options: ComponentOptions): EmittedFile
+  writeUnit(unit: BuiltUnit, options: ComponentOptions): readonly EmittedFile[]
+  writePart(part: PartComponent, options: ComponentOptions): readonly EmittedFile[]
   writeIcon(icon: Icon): EmittedFile
+  /** The file of a form: what is asked, where the answers go, and what is said meanwhile. */
+  writeForm(form: UiForm, name: string, phrases: Phrases): EmittedFile
   /** The small functions that components share. */
   writeHelpers(
     used: ReadonlySet<Helper>,
@@ -45,8 +61,9 @@ export type ComponentTarget = {
     readonly runtime: readonly Dependency[]
     readonly tools: readonly Dependency[]
   }
-  /** The command that checks the types. */
-  readonly check: string
+  readonly scripts: Readonly<Record<string, string>>
+  /** How Prettier is set beside its width. */
+  readonly formatting?: object
 }
 
 /** A target that writes one component a file, with what repeats written once, from how it spells things. */
@@ -54,27 +71,30 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
   id: kind.id,
   label: kind.label,
   emit(project, { marks }) {
-    const plan = planComponents(project)
+    const plan = planComponents(project, kind.places.assets)
     const { assets, icons, isRouted, screens } = plan
+    const { places } = kind
     const fonts = buildFontFiles(project.fonts, 'src/fonts')
     const styling = createTailwind(project, {
       fonts: fontRules(fonts, './fonts'),
-      address: (asset) => `./assets/${assets.get(asset)!.file}`,
+      address: (asset) => `${places.assetAddress}/${assets.get(asset)!.file}`,
       isIcon: (asset) => icons.has(asset),
     })
     const helpers = new Set<Helper>()
     const forms = new Map<string, UiForm>()
     const { spelling } = kind
-    const options: ComponentOptions = { project, plan, styling, marks, helpers, forms, spelling }
-    const { units, parts } = buildUnits(options)
+    const unitOptions: UnitOptions = { project, plan, styling, marks, forms, spelling }
+    const { units, parts } = buildUnits(unitOptions)
+    const byTag = new Map(parts.map((part) => [part.tag, part]))
+    const options: ComponentOptions = { ...unitOptions, helpers, parts: byTag }
     const components = [
-      ...units.map((unit) => kind.writeUnit(unit, options)),
-      ...parts.map((part) => kind.writePart(part, options)),
+      ...units.flatMap((unit) => kind.writeUnit(unit, options)),
+      ...parts.flatMap((part) => kind.writePart(part, options)),
     ]
     if ([...forms.values()].some(({ to }) => to.kind === 'endpoint')) helpers.add('postAnswers')
     const behaviour = [
       ...kind.writeHelpers(helpers, (what) => styling.message(what).join(' ')),
-      ...[...forms].map(([name, form]) => buildFormFile(form, name, project.phrases)),
+      ...[...forms].map(([name, form]) => kind.writeForm(form, name, project.phrases)),
     ]
     const source = styling.stylesheet()
     const { runtime, router, tools } = kind.packages
@@ -87,32 +107,25 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
           screens.map(({ name, route }) => ({ component: name, route })),
         ),
         ...[...icons.values()].map((icon) => kind.writeIcon(icon)),
-        textFile('src/index.css', source),
+        textFile(places.styles, source),
         ...[...assets.values()].map((a) => a.emitted),
         ...fonts.map((f) => f.emitted),
         jsonFile('package.json', {
           name: toKebab(project.name, 'screens'),
           private: true,
           type: 'module',
-          scripts: { dev: 'vite', build: `${kind.check} && vite build`, preview: 'vite preview' },
+          scripts: kind.scripts,
           dependencies: dependencies([...runtime, ...(isRouted ? [router] : [])]),
-          devDependencies: dependencies([
-            '@tailwindcss/vite',
-            'prettier',
-            'tailwindcss',
-            'typescript',
-            'vite',
-            ...tools,
-          ]),
+          devDependencies: dependencies(['prettier', 'tailwindcss', 'typescript', ...tools]),
         }),
-        jsonFile('.prettierrc', { printWidth: PRINT_WIDTH }),
-        textFile('.prettierignore', 'node_modules\ndist\nsrc/assets\n'),
+        jsonFile('.prettierrc', { printWidth: PRINT_WIDTH, ...kind.formatting }),
+        textFile('.prettierignore', `node_modules\ndist\n${places.assets}\n`),
       ],
       styles: { source, classes: [...styling.classes] },
       components: parts.map(({ id, tag, props, uses }) => ({
         part: id,
         tag,
-        path: `src/components/${tag}.${kind.extension}`,
+        path: places.markupOf('components', tag),
         props,
         uses,
       })),
@@ -120,7 +133,7 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
         screens.flatMap(({ page, name, route }) =>
           screensOf(page).map((key) => [
             key,
-            { path: `src/screens/${name}.${kind.extension}`, route },
+            { path: places.markupOf('screens', name), route },
           ]),
         ),
       ),

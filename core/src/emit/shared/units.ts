@@ -17,7 +17,7 @@ import type { ComponentPlan } from './component-plan.js'
 import { layerNames } from './layer-names.js'
 import { endOfMain } from './in-main.js'
 import { findLists, type DataList, type ListOptions } from './lists.js'
-import { code, text, type Attribute, type MarkupElement } from './markup.js'
+import { text, type Attribute, type MarkupElement } from './markup.js'
 import type { PartOptions } from './part-options.js'
 import { extractParts } from './parts.js'
 import type { PartComponent } from './prop.js'
@@ -70,6 +70,10 @@ export type UnitSpelling = Pick<
   quote(text: string): string
   /** The tag of a link to a page of a project with a router, and what makes it lead there. */
   toPage(page: PageLink): LinkMarkup
+  /** The attribute that shows a picture, which may be imported under a name. */
+  picture(variable: string, file: string): Attribute
+  /** What ties a control of a form to the form's code. */
+  field?(name: string): readonly Attribute[]
   /** By what the component of a dialog reaches its own element. */
   readonly ownDialog: string
 }
@@ -176,8 +180,23 @@ export type BuiltUnit = {
   readonly markup: MarkupElement
 }
 
+/** The ids of the controls that stand in forms. */
+const findFormFields = (roots: readonly UiNode[]): ReadonlySet<string> => {
+  const found = new Set<string>()
+  const look = (node: UiNode): void => {
+    if (node.type === 'box') for (const { id } of node.form?.fields ?? []) found.add(id)
+    if ('children' in node) node.children.forEach(look)
+  }
+  roots.forEach(look)
+  return found
+}
+
 /** Builds the markup of one component; its code is collected on the way. */
-const buildUnit = (unit: Unit, options: UnitOptions): BuiltUnit => {
+const buildUnit = (
+  unit: Unit,
+  options: UnitOptions,
+  inForms: ReadonlySet<string>,
+): BuiltUnit => {
   const { project, plan, styling, marks, forms, spelling } = options
   const own = new ComponentCode({
     formName(form) {
@@ -201,7 +220,8 @@ const buildUnit = (unit: Unit, options: UnitOptions): BuiltUnit => {
     entersInView: own.entersInView,
     form: own.form,
     link: linkBuilder(options, 'page' in unit ? unit.page.key : undefined),
-    source: (asset) => code('src', plan.variables.get(asset)!),
+    source: (asset) => spelling.picture(plan.variables.get(asset)!, plan.assets.get(asset)!.file),
+    field: (id, name) => (inForms.has(id) ? (spelling.field?.(name) ?? []) : []),
     icon(asset, attributes) {
       const icon = plan.icons.get(asset)
       if (!icon) return undefined
@@ -247,7 +267,8 @@ const partOptions = ({ project, plan, styling, spelling }: UnitOptions): PartOpt
 export const buildUnits = (
   options: UnitOptions,
 ): { readonly units: readonly BuiltUnit[]; readonly parts: readonly PartComponent[] } => {
-  const units = listUnits(options.plan).map((unit) => buildUnit(unit, options))
+  const inForms = findFormFields(options.project.pages.flatMap(rootsOf))
+  const units = listUnits(options.plan).map((unit) => buildUnit(unit, options, inForms))
   // With marks every element must be found by its layer, so that nothing is taken out.
   if (options.marks) return { units, parts: [] }
   const { roots, components } = extractParts(

@@ -1,3 +1,5 @@
+import { buildFormFile } from '../script/form-file.js'
+import { vitePlaces, viteScripts } from '../script/vite-project.js'
 import { componentTarget } from '../shared/component-target.js'
 import { writeHelpers } from './behaviour/files.js'
 import { writeProject } from './project-files.js'
@@ -7,17 +9,18 @@ import { unitSpelling, writeIcon, writePart, writeUnit } from './write-unit.js'
 export const vue = componentTarget({
   id: 'vue',
   label: 'Vue',
-  extension: 'vue',
+  places: vitePlaces('vue'),
   spelling: unitSpelling,
   writeUnit,
   writePart,
   writeIcon,
+  writeForm: buildFormFile,
   writeHelpers,
   writeProject,
   packages: {
     router: 'vue-router',
     runtime: ['vue'],
-    tools: ['@vitejs/plugin-vue', 'vue-tsc'],
+    tools: ['@tailwindcss/vite', '@vitejs/plugin-vue', 'vite', 'vue-tsc'],
   },
-  check: 'vue-tsc --noEmit',
+  scripts: viteScripts('vue-tsc --noEmit'),
 })

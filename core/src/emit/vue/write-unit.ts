@@ -43,6 +43,7 @@ export const unitSpelling: UnitSpelling = {
   quote: quoteInAttribute,
   // It says of itself when it leads to the page that is shown.
   toPage: ({ route }) => ({ tag: 'RouterLink', attributes: [text('to', route)] }),
+  picture: (variable) => code('src', variable),
   ownDialog: 'dialog',
 }
 
@@ -73,7 +74,7 @@ const together = (lines: readonly Doc[]): readonly Doc[] =>
   lines.length === 0 ? [] : [join(hardline, lines)]
 
 /** Writes one component: its imports, its code and its markup. */
-export const writeUnit = (built: BuiltUnit, options: ComponentOptions): EmittedFile => {
+export const writeUnit = (built: BuiltUnit, options: ComponentOptions): EmittedFile[] => {
   const { project, plan, helpers } = options
   const { unit, own } = built
   const folder = folderOf(unit)
@@ -113,7 +114,7 @@ export const writeUnit = (built: BuiltUnit, options: ComponentOptions): EmittedF
     ...own.statements.filter(({ kind }) => kind === 'handler').map(printStatement),
     ...(isDialog ? together(DIALOG) : []),
   ]
-  return printFile(`src/${folder}/${unit.name}.vue`, blocks, markup)
+  return [printFile(`src/${folder}/${unit.name}.vue`, blocks, markup)]
 }
 
 const isProp = ({ kind }: Prop): boolean => kind !== 'classes'
@@ -122,7 +123,7 @@ const isProp = ({ kind }: Prop): boolean => kind !== 'classes'
 export const writePart = (
   { tag, props, looks, markup }: PartComponent,
   { plan, helpers }: ComponentOptions,
-): EmittedFile => {
+): EmittedFile[] => {
   const own = props.filter(isProp)
   const types = own.flatMap(({ of }) => (of ? [of.tag] : []))
   const imports = importsOf(markup, [], { plan, folder: 'components', helpers, types })
@@ -137,7 +138,7 @@ export const writePart = (
       : []),
     ...looks.map(printLooks),
   ]
-  return printFile(`src/components/${tag}.vue`, blocks, markup)
+  return [printFile(`src/components/${tag}.vue`, blocks, markup)]
 }
 
 /** A component that draws an icon; what it is given goes to its \`svg\` element. */

@@ -8,6 +8,7 @@ const EVENTS = { click: 'onClick', keydown: 'onKeyDown', toggle: 'onToggle', sub
 export const reactSpelling: CodeSpelling = {
   on: (event, handler) => code(EVENTS[event], handler),
   bind: code,
+  read: (name) => name,
   reference: (name) => code('ref', name),
   popoverTarget: 'popoverTarget',
   popoverTargetAction: 'popoverTargetAction',

@@ -1,3 +1,12 @@
+import {
+  CLOSE_DIALOG,
+  COUNT_FIELD,
+  ENTER_MENU,
+  LEAVE_MENU,
+  MOVE_IN_MENU,
+  MOVE_TAB,
+  SCROLL_TO_PART,
+} from '../../script/dom-helpers.js'
 import { FORM_CHECKS, POST_ANSWERS } from '../../script/shared-helpers.js'
 import type { Helper } from '../../shared/component-code.js'
 import { textFile, type EmittedFile } from '../../shared/emitted-file.js'
@@ -15,73 +24,6 @@ export const vEnterInView: Directive<HTMLElement | SVGElement> = {
     watcher.observe(element);
   },
 };
-`
-
-const CLOSE_DIALOG = `/** For \`@click\`: closes the dialog the button stands in. */
-export function closeDialog(event: Event) {
-  const button = event.currentTarget as HTMLElement;
-  button.closest("dialog")?.close();
-}
-`
-
-const MOVE_TAB = `/** For \`@keydown\` of a list of tabs: arrow keys choose the one beside. */
-export function moveTab(event: KeyboardEvent) {
-  const step = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
-  const list = event.currentTarget as HTMLElement;
-  const tabs = [...list.querySelectorAll<HTMLElement>("[role=tab]")];
-  const at = tabs.findIndex((tab) => tab === event.target);
-  if (step === undefined || at < 0) return;
-  const next = tabs[(at + step + tabs.length) % tabs.length];
-  next?.focus();
-  next?.click();
-}
-`
-
-const COUNT_FIELD = `/** For \`@click\`: counts the number that the button controls by its \`data-step\`. */
-export function countField(event: Event) {
-  const button = event.currentTarget as HTMLElement;
-  const id = button.getAttribute("aria-controls") ?? "";
-  const field = document.getElementById(id);
-  if (!(field instanceof HTMLInputElement)) return;
-  field.stepUp(Number(button.dataset["step"]));
-  field.dispatchEvent(new Event("input", { bubbles: true }));
-}
-`
-
-const ENTER_MENU = `/** For \`@toggle\` of a menu: the first item is focused when it is shown. */
-export function enterMenu(event: Event) {
-  if (!(event instanceof ToggleEvent) || event.newState !== "open") return;
-  const menu = event.currentTarget as HTMLElement;
-  menu.querySelector<HTMLElement>("[role=menuitem]")?.focus();
-}
-`
-
-const LEAVE_MENU = `/** For \`@click\` of a menu: what is chosen puts it away. */
-export function leaveMenu(event: Event) {
-  const item = (event.target as Element).closest("[role=menuitem]");
-  if (item) (event.currentTarget as HTMLElement).hidePopover();
-}
-`
-
-const MOVE_IN_MENU = `/** For \`@keydown\` of a menu: arrow keys move from one item to the next. */
-export function moveInMenu(event: KeyboardEvent) {
-  const menu = event.currentTarget as HTMLElement;
-  const items = [...menu.querySelectorAll<HTMLElement>("[role=menuitem]")];
-  const at = items.findIndex((item) => item === event.target);
-  const moves = { ArrowDown: at + 1, ArrowUp: at - 1, Home: 0, End: -1 };
-  const next = moves[event.key as keyof typeof moves];
-  if (next === undefined) return;
-  event.preventDefault();
-  items.at(next % items.length)?.focus();
-}
-`
-
-const SCROLL_TO_PART = `/** For \`@click\` of a link to a part of the page: the address stays that of the page. */
-export function scrollToPart(event: Event) {
-  event.preventDefault();
-  const id = (event.currentTarget as HTMLAnchorElement).hash.slice(1);
-  document.getElementById(id)?.scrollIntoView({ behavior: "smooth" });
-}
 `
 
 const USE_FORM = `import { reactive, ref } from "vue";

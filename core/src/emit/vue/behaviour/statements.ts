@@ -18,6 +18,7 @@ export const quoteInAttribute = (text: string): string =>
 export const codeSpelling: CodeSpelling = {
   on: (event, handler) => code(EVENTS[event], handler),
   bind: code,
+  read: (name) => name,
   reference: (name) => ({ name: 'ref', kind: 'text', text: name }),
   popoverTarget: 'popovertarget',
   popoverTargetAction: 'popovertargetaction',
