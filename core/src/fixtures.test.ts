@@ -41,7 +41,7 @@ const findCases = (folder: string): string[] => {
 
 /** Files that are the same whatever is converted. */
 const CONSTANT =
-  /^(html|react|vue)\/(package\.json|tsconfig\.json|vite\.config\.ts|README\.md|\.prettier.*|src\/main\.tsx?)$|^(react|vue)\/(index\.html|src\/behaviour\/.*)$|^vue\/src\/(index\.css|forms\/.*)$|^html\/behaviour\.js$/
+  /^\w+\/(package\.json|angular\.json|tsconfig\.json|vite\.config\.ts|README\.md|\.p.*|src\/main\.tsx?)$|^(react|vue)\/(index\.html|src\/behaviour\/.*)$|^vue\/src\/(index\.css|forms\/.*)$|^html\/behaviour\.js$|^angular\/src\/(styles\.css|index\.html|app\/(app\.(config\.)?ts|behaviour\/.*))$/
 
 const PARSERS: Readonly<Record<string, string>> = {
   css: 'css',
@@ -53,8 +53,12 @@ const PARSERS: Readonly<Record<string, string>> = {
   md: 'markdown',
 }
 
-const parserOf = (path: string): string =>
-  path.endsWith('.prettierrc') ? 'json' : (PARSERS[path.slice(path.lastIndexOf('.') + 1)] ?? '')
+/** Of the files whose endings do not tell, and of those that a target's own settings say otherwise of. */
+const parserOf = (target: string, path: string): string => {
+  if (/(^|\/)\.(prettier|postcss)rc/.test(path)) return 'json'
+  const ending = path.slice(path.lastIndexOf('.') + 1)
+  return target === 'angular' && ending === 'html' ? 'angular' : (PARSERS[ending] ?? '')
+}
 
 const runCase = (folder: string) => {
   const input = readdirSync(folder).find((n) => n.startsWith('input.'))!
@@ -114,9 +118,9 @@ describe.each(findCases(ROOT).map((folder) => [relative(ROOT, folder), folder] a
     })
 
     test('Prettier changes nothing in any delivered file', async () => {
-      for (const { value } of runCase(folder).results) {
+      for (const { target, value } of runCase(folder).results) {
         for (const { path, content } of value.files) {
-          const parser = parserOf(path)
+          const parser = parserOf(target, path)
           if (parser === '' || content.kind !== 'text') continue
           expect(await format(content.text, { parser, printWidth: 80 })).toBe(content.text)
         }

@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { format } from 'prettier'
 import { markupTree } from '../testing/arbitrary.js'
-import { printTags } from './shared/print-tags.js'
+import { escapeWords } from './angular/quote.js'
+import { printNodes, printTags } from './shared/print-tags.js'
 import { printReturnedJsx } from './react/print-jsx.js'
 import { concat, hardline, indent, type Doc } from './shared/document.js'
 import type { MarkupElement, MarkupNode } from './shared/markup.js'
@@ -52,6 +53,24 @@ const vueFile = (tree: MarkupElement): string => {
   }
   return print(concat([printTags(template), hardline]))
 }
+
+/** As `asVue`, with elements without a dash that hold nothing, and boxes that are there only at times. */
+const asAngular = (node: MarkupNode): MarkupNode => {
+  if (node.kind !== 'element') return node
+  const own = asVue(node)
+  if (own.kind !== 'element') return own
+  const tag = own.tag === 'TideTable' ? 'app-tide-table' : own.tag
+  const children = node.children.map((child, i): MarkupNode => {
+    const inside = own.children.length === node.children.length ? own.children[i]! : child
+    const isAtTimes = i === 0 && own.content === 'blocks' && child.kind === 'element'
+    const inner = inside.kind === 'element' ? asAngular(child) : inside
+    return isAtTimes ? { kind: 'block', head: '@if (tide(); as tide)', children: [inner] } : inner
+  })
+  return { ...own, tag, children }
+}
+
+const angularFile = (tree: MarkupElement): string =>
+  print(concat([printNodes([asAngular(asHtml(tree))], { escape: escapeWords }), hardline]))
 
 const componentFile = (tree: MarkupElement, before: readonly Doc[] = []): string =>
   print(
@@ -113,6 +132,16 @@ describe('Prettier changes nothing', () => {
       fc.asyncProperty(markupTree, async (tree) => {
         const text = vueFile(tree)
         expect(await format(text, { parser: 'vue' })).toBe(text)
+      }),
+      options,
+    )
+  })
+
+  test(`in printed Angular templates (seed ${options.seed})`, async () => {
+    await fc.assert(
+      fc.asyncProperty(markupTree, async (tree) => {
+        const text = angularFile(tree)
+        expect(await format(text, { parser: 'angular' })).toBe(text)
       }),
       options,
     )

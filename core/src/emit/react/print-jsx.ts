@@ -175,6 +175,8 @@ const printNode = (node: Exclude<MarkupNode, MarkupText>): Doc => {
       return printLoop(node)
     case 'when':
       return printWhen(node)
+    case 'block':
+      throw new Error(`Only templates have blocks: ${node.head}`)
   }
 }
 

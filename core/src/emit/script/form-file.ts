@@ -23,7 +23,8 @@ const PRINT_WIDTH = 80
 const LONGEST_NAME = 17
 
 /** A name of a property, in quotes where it is no identifier. */
-const propertyName = (id: string): string => (/^[A-Za-z_$][\w$]*$/.test(id) ? id : quoteString(id))
+export const propertyName = (id: string): string =>
+  /^[A-Za-z_$][\w$]*$/.test(id) ? id : quoteString(id)
 
 /** What a form asks, as a type; a tick that is not set is no answer. */
 const answersType = (type: string, { fields }: UiForm): Doc => {
@@ -45,61 +46,74 @@ export const formNameOf = ({ id }: UiForm): string => {
   return `${name.charAt(0).toLowerCase()}${name.slice(1)}Form`
 }
 
-/** The file of a form: its answers, where they go, and what is said meanwhile. */
-export const buildFormFile = (form: UiForm, name: string, phrases: Phrases): EmittedFile => {
-  const type = `${name.charAt(0).toUpperCase()}${name.slice(1).replace(/Form$/, '')}Answers`
-  const isHandler = form.to.kind === 'handler'
+/** The name of the type of a form's answers: `LogASightingAnswers`. */
+export const answersName = (name: string): string =>
+  `${name.charAt(0).toUpperCase()}${name.slice(1).replace(/Form$/, '')}Answers`
+
+/** The function that takes the answers: what it is for, and what it does with them. */
+export const sendFunction = ({ id, to }: UiForm, type: string): Doc => {
+  const address = to.kind === 'endpoint' ? to.url : undefined
   const send =
-    form.to.kind === 'handler'
-      ? `console.info(${quoteString(form.id)}, answers);`
+    address === undefined
+      ? `console.info(${quoteString(id)}, answers);`
       : group(
           concat([
             'await postAnswers(',
             indent(
-              concat([softline, quoteString(form.to.url), ',', line, 'answers', ifBreak(',', '')]),
+              concat([softline, quoteString(address), ',', line, 'answers', ifBreak(',', '')]),
             ),
             softline,
             ');',
           ]),
         )
-  const imports = [
-    ...(isHandler ? [] : ['import { postAnswers } from "../behaviour/postAnswers";']),
-    'import type { FormDefinition } from "../behaviour/useForm";',
-  ]
-  const { missing, invalid, sending, sent, failed } = phrases
-  const document = concat([
-    join(hardline, imports),
-    hardline,
-    hardline,
-    answersType(type, form),
-    hardline,
-    hardline,
-    isHandler
+  return concat([
+    address === undefined
       ? '/** Gets the answers of the form. Fill in what becomes of them. */'
       : '/** Sends the answers of the form. */',
     hardline,
     printBlock(`async function send(answers: ${type}) {`, [send], '}'),
-    hardline,
-    hardline,
+  ])
+}
+
+/** What a form says while and after it is sent. */
+export const formWords = (form: UiForm, phrases: Phrases): Doc => {
+  const { missing, invalid, sending, sent, failed } = phrases
+  return printBlock(
+    'words: {',
+    [
+      printProperty('missing', quoteString(missing)),
+      printProperty('invalid', quoteString(invalid)),
+      printProperty('sending', quoteString(sending)),
+      printProperty('sent', quoteString(form.sent ?? sent)),
+      printProperty('failed', quoteString(form.failed ?? failed)),
+    ],
+    '},',
+  )
+}
+
+/** Blocks of a file with an empty line between two, and a line end at the end. */
+export const printFormFile = (path: string, blocks: readonly Doc[]): EmittedFile => {
+  const document = concat([join(concat([hardline, hardline]), blocks), hardline])
+  return textFile(path, printDocument(document, PRINT_WIDTH).text)
+}
+
+/** The file of a form: its answers, where they go, and what is said meanwhile. */
+export const buildFormFile = (form: UiForm, name: string, phrases: Phrases): EmittedFile => {
+  const type = answersName(name)
+  const imports = [
+    ...(form.to.kind === 'endpoint'
+      ? ['import { postAnswers } from "../behaviour/postAnswers";']
+      : []),
+    'import type { FormDefinition } from "../behaviour/useForm";',
+  ]
+  return printFormFile(`src/forms/${name}.ts`, [
+    join(hardline, imports),
+    answersType(type, form),
+    sendFunction(form, type),
     printBlock(
       `export const ${name}: FormDefinition<${type}> = {`,
-      [
-        'send,',
-        printBlock(
-          'words: {',
-          [
-            printProperty('missing', quoteString(missing)),
-            printProperty('invalid', quoteString(invalid)),
-            printProperty('sending', quoteString(sending)),
-            printProperty('sent', quoteString(form.sent ?? sent)),
-            printProperty('failed', quoteString(form.failed ?? failed)),
-          ],
-          '},',
-        ),
-      ],
+      ['send,', formWords(form, phrases)],
       '};',
     ),
-    hardline,
   ])
-  return textFile(`src/forms/${name}.ts`, printDocument(document, PRINT_WIDTH).text)
 }

@@ -12,25 +12,30 @@ const typeOf = ({ kind, of }: ListField): string => {
 const valueOf = (value: string | boolean, { kind }: ListField): string =>
   typeof value === 'boolean' ? String(value) : kind === 'text' ? quoteString(value) : value
 
+/** The things in a list, each with what it has: `[{ … }, { … }]`. */
+export const printThings = ({ fields, rows }: DataList): Doc =>
+  printBlock(
+    '[',
+    rows.map(({ layer, values }) => {
+      const lines = fields.flatMap((field, i) => {
+        const value = values[i]
+        return value === undefined ? [] : [printProperty(field.name, valueOf(value, field))]
+      })
+      const thing = printBlock('{', lines, '},')
+      return layer === undefined ? thing : span(layer, thing)
+    }),
+    ']',
+  )
+
 /** The type of the things in a list, and the list with what the design says as its content. */
-export const listBlocks = (
-  { name, type, uses, fields, rows }: DataList,
-  typeInList: string = type,
-): readonly Doc[] => {
+export const listBlocks = (list: DataList, typeInList: string = list.type): readonly Doc[] => {
+  const { name, type, uses, fields } = list
   const members = fields.map(
     (field) => `${field.name}${field.isOptional ? '?' : ''}: ${typeOf(field)};`,
   )
-  const things = rows.map(({ layer, values }) => {
-    const lines = fields.flatMap((field, i) => {
-      const value = values[i]
-      return value === undefined ? [] : [printProperty(field.name, valueOf(value, field))]
-    })
-    const thing = printBlock('{', lines, '},')
-    return layer === undefined ? thing : span(layer, thing)
-  })
   return [
     ...(uses === undefined ? [printBlock(`type ${type} = {`, members, '};')] : []),
-    printBlock(`const ${name}: ${typeInList}[] = [`, things, '];'),
+    concat([`const ${name}: ${typeInList}[] = `, printThings(list), ';']),
   ]
 }
 

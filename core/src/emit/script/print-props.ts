@@ -25,10 +25,16 @@ export const defaultOf = ({ kind, standard }: Prop): string => {
   return kind === 'flag' ? ' = true' : ` = ${quoteString(String(standard))}`
 }
 
-/** What each choice adds, as an object: by the place where there are several. */
-export const printLooks = ({ name, places, classes }: Looks): Doc =>
+/** What each choice adds, as a constant: by the place where there are several. */
+export const printLooks = (looks: Looks): Doc => printChoices(`const ${looks.name} = {`, looks)
+
+/** The same as a member of a class. */
+export const printLooksMember = (looks: Looks): Doc =>
+  printChoices(`protected readonly ${looks.name} = {`, looks)
+
+const printChoices = (open: string, { places, classes }: Looks): Doc =>
   printBlock(
-    `const ${name} = {`,
+    open,
     Object.entries(classes).map(([option, own]): Doc => {
       if (places.length === 1) return printProperty(option, quoteString(own[0]!))
       const lines = places.map((place, i) => printProperty(place, quoteString(own[i]!)))

@@ -11,8 +11,8 @@ export async function postAnswers(address: string, answers: object) {
 }
 `
 
-/** The types of a form, and what checks its fields by the browser's own rules. */
-export const FORM_CHECKS = `export type FormWords = {
+/** The type of what a form says. */
+export const FORM_WORDS = `export type FormWords = {
   /** What is wrong with a field; % stands for its label. */
   missing: string;
   invalid: string;
@@ -20,14 +20,20 @@ export const FORM_CHECKS = `export type FormWords = {
   sent: string;
   failed: string;
 };
+`
 
-type Field = HTMLInputElement | HTMLSelectElement | HTMLTextAreaElement;
+/** What a field of a form is called. */
+export const FIELD_LABEL = `type Field = HTMLInputElement | HTMLSelectElement | HTMLTextAreaElement;
 
 function labelOf(field: Field) {
   const label = field.labels?.[0]?.textContent ?? field.ariaLabel ?? field.name;
   return label.replace(/\\s*\\*\\s*$/, "").trim();
 }
+`
 
+/** The types of a form, and what checks its fields by the browser's own rules. */
+export const FORM_CHECKS = `${FORM_WORDS}
+${FIELD_LABEL}
 /** Marks the fields that are wrong, goes to the first, and tells why. */
 function findProblems(form: HTMLFormElement, words: FormWords) {
   const fields = [...form.elements].filter((one) => "validity" in one);

@@ -53,8 +53,12 @@ export type ComponentTarget = {
     used: ReadonlySet<Helper>,
     classes: (kind: 'problems' | 'status') => string,
   ): readonly EmittedFile[]
-  /** The files around the screens: entry, routes and configuration. */
-  writeProject(project: UiProject, screens: readonly ScreenFile[]): readonly EmittedFile[]
+  /** The files around the screens; `contents`: the class of an element that takes no part in the layout. */
+  writeProject(
+    project: UiProject,
+    screens: readonly ScreenFile[],
+    contents: () => string,
+  ): readonly EmittedFile[]
   /** What the project runs with and is built with. */
   readonly packages: {
     readonly router: Dependency
@@ -96,16 +100,18 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
       ...kind.writeHelpers(helpers, (what) => styling.message(what).join(' ')),
       ...[...forms].map(([name, form]) => kind.writeForm(form, name, project.phrases)),
     ]
+    const around = kind.writeProject(
+      project,
+      screens.map(({ name, route }) => ({ component: name, route })),
+      () => styling.flat().join(' '),
+    )
     const source = styling.stylesheet()
     const { runtime, router, tools } = kind.packages
     return {
       files: [
         ...components,
         ...behaviour,
-        ...kind.writeProject(
-          project,
-          screens.map(({ name, route }) => ({ component: name, route })),
-        ),
+        ...around,
         ...[...icons.values()].map((icon) => kind.writeIcon(icon)),
         textFile(places.styles, source),
         ...[...assets.values()].map((a) => a.emitted),
@@ -131,10 +137,7 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
       })),
       pages: Object.fromEntries(
         screens.flatMap(({ page, name, route }) =>
-          screensOf(page).map((key) => [
-            key,
-            { path: places.markupOf('screens', name), route },
-          ]),
+          screensOf(page).map((key) => [key, { path: places.markupOf('screens', name), route }]),
         ),
       ),
     }

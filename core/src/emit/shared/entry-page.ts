@@ -9,18 +9,24 @@ const escapeTitle = (name: string): string =>
     .replace(/&/g, '&amp;')
     .replace(/</g, '&lt;')
 
+/** The head of the page that an app is loaded into. */
+export const pageHead = ({ name }: UiProject): string =>
+  [
+    '  <head>',
+    '    <meta charset="utf-8" />',
+    '    <meta name="viewport" content="width=device-width, initial-scale=1" />',
+    `    <title>${escapeTitle(name) || 'Screens'}</title>`,
+    '  </head>',
+  ].join('\n')
+
 /** The page that an app is loaded into: `root` is the id of its place, `script` where it begins. */
 export const entryPage = (
-  { name, language }: UiProject,
+  project: UiProject,
   root: string,
   script: string,
 ): string => `<!doctype html>
-<html lang="${language}">
-  <head>
-    <meta charset="utf-8" />
-    <meta name="viewport" content="width=device-width, initial-scale=1" />
-    <title>${escapeTitle(name) || 'Screens'}</title>
-  </head>
+<html lang="${project.language}">
+${pageHead(project)}
   <body>
     <div id="${root}"></div>
     <script type="module" src="${script}"></script>

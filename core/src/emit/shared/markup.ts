@@ -58,8 +58,16 @@ export type MarkupWhen = {
   readonly content: MarkupElement
 }
 
+/** What stands between the braces of a block of a template, `head { … }`, for dialects whose templates have them. */
+export type MarkupBlock = {
+  readonly kind: 'block'
+  readonly head: string
+  readonly children: readonly MarkupNode[]
+}
+
 /** The tree between the UI tree and the printed file, shared by the targets that write tags. */
-export type MarkupNode = MarkupText | MarkupElement | MarkupExpression | MarkupLoop | MarkupWhen
+export type MarkupNode =
+  MarkupText | MarkupElement | MarkupExpression | MarkupLoop | MarkupWhen | MarkupBlock
 
 export const text = (name: string, value: string): Attribute => ({
   name,

@@ -26,6 +26,8 @@ const GIVEN = new Set([
   'aria-current',
   'type',
 ])
+/** What ties a field to its form cannot be left out by some. */
+const ALWAYS_SAID = new Set(['formControlName'])
 const ADDRESSES = new Set(['to', 'href'])
 const MOST_PROPS = 12
 
@@ -142,6 +144,8 @@ export class Template {
         return [model]
       }
       if (model.kind === 'spread') throw new NotOne()
+      const isLacking = elements.some((element, i) => element && !all[i])
+      if (isLacking && ALWAYS_SAID.has(name)) throw new NotOne()
       if (all.every((one) => one === undefined || isTrue(one))) {
         return [
           code(

@@ -13,7 +13,7 @@ import {
   type Doc,
   type GroupId,
 } from './document.js'
-import { escapeText, quoteAttribute } from './html-escape.js'
+import { escapeCode, escapeText, quoteAttribute } from './html-escape.js'
 import {
   borrowsLastChildClosingEnd,
   borrowsNextOpeningStart,
@@ -56,21 +56,25 @@ const closingSuffix = (node: HtmlNode): string => {
 
 const closingStart = (node: HtmlNode): string => `</${node.tag}`
 
-/** Tags have no code: whatever stands in an attribute is words. */
-const wordsOf = (attribute: Attribute): string =>
-  attribute.kind === 'text'
-    ? attribute.text
-    : attribute.kind === 'classes'
-      ? attribute.base
-      : attribute.code
+/** Objects, lists and texts stay with the quotes around them, all other code may have lines of its own. */
+const isHuggedCode = (code: string): boolean =>
+  /^[[{]/.test(code) || /^'(?:[^'\\]|\\.)*'$/.test(code)
+
+const printAttribute = (attribute: Attribute): Doc => {
+  const { name } = attribute
+  if (attribute.kind === 'text') {
+    const isBare = attribute.text === '' && name !== 'alt'
+    return isBare ? name : `${name}=${quoteAttribute(attribute.text)}`
+  }
+  if (attribute.kind === 'classes') return `${name}=${quoteAttribute(attribute.base)}`
+  const words = escapeCode(attribute.code)
+  if (isHuggedCode(attribute.code)) return `${name}="${words}"`
+  return group(concat([`${name}="`, indent(concat([softline, words])), softline, '"']))
+}
 
 const printAttributes = (node: HtmlNode): Doc => {
   if (node.attributes.length === 0) return isVoid(node) ? ' ' : ''
-  const parts = node.attributes.map((a): Doc =>
-    a.kind === 'text' && a.text === '' && a.name !== 'alt'
-      ? a.name
-      : `${a.name}=${quoteAttribute(wordsOf(a))}`,
-  )
+  const parts = node.attributes.map(printAttribute)
   const first = node.children[0]
   const endIsBorrowed =
     (first !== undefined && borrowsParentOpeningEnd(first)) ||
@@ -118,13 +122,19 @@ const printCode = (node: HtmlNode): Doc => {
   return concat([start, indent(concat([line, node.tag])), after, end])
 }
 
+/** A block has lines of its own, whatever is in it. */
+const printBlock = (node: HtmlNode): Doc =>
+  concat([node.tag, ' {', indent(concat([hardline, printChildren(node)])), hardline, '}'])
+
+const PRINTERS: Readonly<Record<HtmlNode['kind'], (node: HtmlNode) => Doc>> = {
+  block: (node) => printBlock(node),
+  code: printCode,
+  element: (node) => printElement(node),
+  text: printText,
+}
+
 const printChild = (node: HtmlNode): Doc => {
-  const doc =
-    node.kind === 'text'
-      ? printText(node)
-      : node.kind === 'code'
-        ? printCode(node)
-        : printElement(node)
+  const doc = PRINTERS[node.kind](node)
   return node.layer === undefined ? doc : span(node.layer, doc)
 }
 
@@ -246,15 +256,17 @@ const printElement = (node: HtmlNode): Doc => {
 }
 
 type PrintOptions = {
-  /** Two braces would begin code: in words they are written so that they do not. */
-  readonly escapesBraces?: boolean
+  /** Writes words so that they stay words. */
+  readonly escape?: (text: string) => string
 }
-
-const escapeBraces = (text: string): string => escapeText(text).replaceAll('{{', '&#123;{')
 
 /**
  * Prints a tree of tags; the outermost element stands as if alone in its file. Loops and conditions have become
  * attributes before.
  */
-export const printTags = (markup: MarkupNode, { escapesBraces }: PrintOptions = {}): Doc =>
-  printChild(toHtmlNode(markup, true, escapesBraces ? escapeBraces : escapeText))
+export const printTags = (markup: MarkupNode, { escape = escapeText }: PrintOptions = {}): Doc =>
+  printChild(toHtmlNode(markup, true, escape))
+
+/** Prints nodes one after the other, as a file holds them. */
+export const printNodes = (nodes: readonly MarkupNode[], { escape }: PrintOptions = {}): Doc =>
+  printChildren(toHtmlNode({ kind: 'block', head: '', children: nodes }, true, escape))

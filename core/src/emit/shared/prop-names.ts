@@ -11,6 +11,7 @@ export const ATTRIBUTE_NAMES: Readonly<Record<string, string>> = {
   'aria-label': 'label',
   htmlFor: 'id',
   for: 'id',
+  formControlName: 'name',
   'aria-describedby': 'helpId',
   defaultValue: 'value',
   placeholder: 'hint',

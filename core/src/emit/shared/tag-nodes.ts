@@ -1,18 +1,11 @@
-import {
-  isComponentTag,
-  type Attribute,
-  type MarkupElement,
-  type MarkupExpression,
-  type MarkupNode,
-  type MarkupText,
-} from './markup.js'
+import { isComponentTag, type Attribute, type MarkupNode } from './markup.js'
 import { escapeText } from './html-escape.js'
 
 /** An element, a text or some code with what its neighbours and the white space around it mean for printing. */
 export type HtmlNode = {
-  /** `code`: the value of some code, in double braces. */
-  readonly kind: 'text' | 'element' | 'code'
-  /** Of code: what stands between the braces. */
+  /** `code`: the value of some code, in double braces; `block`: what stands in braces after its head. */
+  readonly kind: 'text' | 'element' | 'code' | 'block'
+  /** Of code: what stands between the braces; of a block: its head. */
   readonly tag: string
   readonly attributes: readonly Attribute[]
   /** The words of a text, escaped. */
@@ -38,24 +31,38 @@ const VOID = new Set(['br', 'img', 'input', 'link', 'meta'])
 /** Elements of drawings close themselves when nothing is in them. */
 const SHAPES = new Set(['circle', 'ellipse', 'line', 'path', 'rect'])
 
+/** A component, in capitals or as an element with a dash, or a shape with the name of its language before it. */
+const isOwnTag = (tag: string): boolean => isComponentTag(tag) || /[-:]/.test(tag)
+
 /** Nobody knows what components are, so they stand in the line. */
 const isInline = (node: HtmlNode): boolean =>
-  node.kind !== 'element' || INLINE.has(node.tag) || isComponentTag(node.tag)
+  node.kind === 'element' ? INLINE.has(node.tag) || isOwnTag(node.tag) : node.kind !== 'block'
 
 export const isVoid = (node: HtmlNode): boolean =>
   node.kind === 'element' &&
-  (VOID.has(node.tag) ||
-    SHAPES.has(node.tag) ||
-    (isComponentTag(node.tag) && node.children.length === 0))
+  (VOID.has(node.tag) || SHAPES.has(node.tag) || (isOwnTag(node.tag) && node.children.length === 0))
 
 const NOTHING: readonly never[] = []
 
 /** Whether white space at the ends of its content shows. */
 const isInlineInside = (node: HtmlNode): boolean => isInline(node) && !CLOSED.has(node.tag)
 
-/** One literal for both kinds: objects of one shape are much faster to work with. */
+const tagOf = (markup: MarkupNode): string => {
+  switch (markup.kind) {
+    case 'element':
+      return markup.tag
+    case 'expression':
+      return markup.code
+    case 'block':
+      return markup.head
+    default:
+      return ''
+  }
+}
+
+/** One literal for all kinds: objects of one shape are much faster to work with. */
 const createNode = (
-  markup: MarkupText | MarkupElement | MarkupExpression,
+  markup: Exclude<MarkupNode, { readonly kind: 'loop' | 'when' }>,
   parent: HtmlNode | undefined,
   words: readonly string[],
   hasLeadingSpaces: boolean,
@@ -64,7 +71,7 @@ const createNode = (
   const element = markup.kind === 'element' ? markup : undefined
   return {
     kind: markup.kind === 'expression' ? 'code' : markup.kind,
-    tag: element?.tag ?? (markup.kind === 'expression' ? markup.code : ''),
+    tag: tagOf(markup),
     attributes: element?.attributes ?? NOTHING,
     words,
     layer: element?.layer,
@@ -124,7 +131,7 @@ export const toHtmlNode = (
     return createNode(markup, parent, words, leading, isSpaced || escaped.endsWith(' '))
   }
   const node = createNode(markup, parent, NOTHING, isSpaced, isSpaced)
-  const isInsideSpaced = markup.content === 'blocks'
+  const isInsideSpaced = markup.kind === 'block' || markup.content === 'blocks'
   for (const child of markup.children) {
     node.children.push(toHtmlNode(child, isInsideSpaced, escape, node))
   }

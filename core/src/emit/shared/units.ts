@@ -192,11 +192,7 @@ const findFormFields = (roots: readonly UiNode[]): ReadonlySet<string> => {
 }
 
 /** Builds the markup of one component; its code is collected on the way. */
-const buildUnit = (
-  unit: Unit,
-  options: UnitOptions,
-  inForms: ReadonlySet<string>,
-): BuiltUnit => {
+const buildUnit = (unit: Unit, options: UnitOptions, inForms: ReadonlySet<string>): BuiltUnit => {
   const { project, plan, styling, marks, forms, spelling } = options
   const own = new ComponentCode({
     formName(form) {

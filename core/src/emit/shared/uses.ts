@@ -31,6 +31,9 @@ const scan = (node: MarkupNode, uses: Uses): void => {
     case 'when':
       scan(node.content, uses)
       return
+    case 'block':
+      for (const child of node.children) scan(child, uses)
+      return
     case 'text':
     case 'expression':
   }

@@ -2,10 +2,14 @@ import { concat, hardline, join, type Doc } from '../shared/document.js'
 import { textFile, type EmittedFile } from '../shared/emitted-file.js'
 import type { MarkupElement } from '../shared/markup.js'
 import { printDocument } from '../shared/print-document.js'
+import { escapeText } from '../shared/html-escape.js'
 import { printTags } from '../shared/print-tags.js'
 import { toTemplate } from './to-template.js'
 
 const PRINT_WIDTH = 80
+
+/** Two braces would begin code: in words they are written so that they do not. */
+export const escapeWords = (text: string): string => escapeText(text).replaceAll('{{', '&#123;{')
 
 /** A file of one component: its script, block by block with empty lines between, and its template. */
 export const printFile = (
@@ -32,7 +36,7 @@ export const printFile = (
           hardline,
           hardline,
         ]
-  const document = concat([...script, printTags(template, { escapesBraces: true }), hardline])
+  const document = concat([...script, printTags(template, { escape: escapeWords }), hardline])
   const printed = printDocument(document, PRINT_WIDTH)
   return textFile(path, printed.text, printed.spans)
 }

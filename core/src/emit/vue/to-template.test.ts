@@ -1,6 +1,7 @@
 import { code, spread, text, type Attribute, type MarkupElement } from '../shared/markup.js'
 import { printDocument } from '../shared/print-document.js'
 import { printTags } from '../shared/print-tags.js'
+import { escapeWords } from './print-file.js'
 import { toTemplate } from './to-template.js'
 
 const element = (
@@ -10,7 +11,7 @@ const element = (
 ): MarkupElement => ({ kind: 'element', tag, content: 'blocks', attributes, children })
 
 const print = (node: Parameters<typeof toTemplate>[0]): string =>
-  printDocument(printTags(toTemplate(node), { escapesBraces: true }), 200).text
+  printDocument(printTags(toTemplate(node), { escape: escapeWords }), 200).text
 
 describe("Vue's attributes", () => {
   test('code is bound, events are listened to, and what is simply there is bare', () => {

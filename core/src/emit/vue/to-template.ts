@@ -1,4 +1,5 @@
 import {
+  code,
   isComponentTag,
   text,
   type Attribute,
@@ -23,9 +24,9 @@ const attributesOf = (attribute: Attribute, tag: string): readonly Attribute[] =
     case 'code': {
       const name = isProp ? hyphenate(attribute.name) : attribute.name
       if (name.startsWith('v-')) return [text(name, '')]
-      if (name.startsWith('@')) return [text(name, attribute.code)]
+      if (name.startsWith('@')) return [code(name, attribute.code)]
       const isBare = attribute.code === 'true' && (isProp || BOOLEAN.has(name))
-      return [isBare ? text(name, '') : text(`:${name}`, attribute.code)]
+      return [isBare ? text(name, '') : code(`:${name}`, attribute.code)]
     }
     case 'classes': {
       // What a user gives the component is put on its root by Vue itself.
@@ -36,7 +37,7 @@ const attributesOf = (attribute: Attribute, tag: string): readonly Attribute[] =
       const bound = others.length === 0 ? only : `[${looks.join(', ')}]`
       return [
         ...(attribute.base === '' ? [] : [text(attribute.name, attribute.base)]),
-        ...(bound === undefined ? [] : [text(`:${attribute.name}`, bound)]),
+        ...(bound === undefined ? [] : [code(`:${attribute.name}`, bound)]),
       ]
     }
     case 'spread':
@@ -78,6 +79,7 @@ export const toTemplate = (node: MarkupNode): MarkupNode => {
     }
     case 'when':
       return elementOf(node.content, [text('v-if', node.condition)])
+    case 'block':
     case 'expression':
     case 'text':
       return node

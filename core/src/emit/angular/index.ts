@@ -1,0 +1,46 @@
+import { componentTarget } from '../shared/component-target.js'
+import { writeHelpers } from './behaviour/files.js'
+import { writeForm } from './form-file.js'
+import { pathOf } from './names.js'
+import { writeProject } from './project-files.js'
+import { unitSpelling, writeIcon, writePart, writeUnit } from './write-unit.js'
+
+/** Standalone components with signals and templates of their own, one a screen; a router when there are several. */
+export const angular = componentTarget({
+  id: 'angular',
+  label: 'Angular',
+  places: {
+    markupOf: (folder, name) => `${pathOf(folder, name)}.html`,
+    assets: 'public/assets',
+    assetAddress: '../public/assets',
+    styles: 'src/styles.css',
+  },
+  spelling: unitSpelling,
+  writeUnit,
+  writePart,
+  writeIcon,
+  writeForm,
+  writeHelpers,
+  writeProject,
+  packages: {
+    router: '@angular/router',
+    runtime: [
+      '@angular/common',
+      '@angular/compiler',
+      '@angular/core',
+      '@angular/forms',
+      '@angular/platform-browser',
+      'rxjs',
+      'tslib',
+    ],
+    tools: [
+      '@angular/build',
+      '@angular/cli',
+      '@angular/compiler-cli',
+      '@tailwindcss/postcss',
+      'postcss',
+    ],
+  },
+  scripts: { start: 'ng serve', build: 'ng build' },
+  formatting: { overrides: [{ files: '*.html', options: { parser: 'angular' } }] },
+})

@@ -1,0 +1,83 @@
+import { quoteString } from '../script/quote-string.js'
+import {
+  concat,
+  group,
+  ifBreak,
+  indent,
+  join,
+  line,
+  softline,
+  type Doc,
+} from '../shared/document.js'
+import type { PartComponent, Prop } from '../shared/prop.js'
+import type { Import } from './print-class.js'
+import { toFileName } from './names.js'
+
+const LONGEST_ARGUMENT = 20
+
+export type Parts = ReadonlyMap<string, PartComponent>
+
+/** The type of one choice: `StatusTagTone`. */
+const choiceType = (tag: string, prop: string): string =>
+  `${tag}${prop.charAt(0).toUpperCase()}${prop.slice(1)}`
+
+/** Where what is handed on to a component inside another is used in the end. */
+const findOwner = (
+  tag: string,
+  name: string,
+  parts: Parts,
+): { readonly tag: string; readonly prop: Prop } | undefined => {
+  const prop = parts.get(tag)?.props.find((one) => one.name === name)
+  if (!prop) return undefined
+  return (prop.of && findOwner(prop.of.tag, prop.of.prop, parts)) ?? { tag, prop }
+}
+
+export type InputType = { readonly name: string; readonly imports: readonly Import[] }
+
+/** The type of what a component is given under a name. `from`: the folder of components, as seen from the file. */
+export const typeOfInput = (
+  tag: string,
+  name: string,
+  parts: Parts,
+  from: string,
+  self?: string,
+): InputType => {
+  const owner = findOwner(tag, name, parts)
+  if (owner?.prop.kind === 'flag') return { name: 'boolean', imports: [] }
+  if (owner?.prop.kind !== 'choice') return { name: 'string', imports: [] }
+  const type = choiceType(owner.tag, owner.prop.name)
+  if (owner.tag === self) return { name: type, imports: [] }
+  return {
+    name: type,
+    imports: [{ names: [`type ${type}`], from: `${from}/${toFileName(owner.tag)}` }],
+  }
+}
+
+/** `export type StatusTagTone = "rust" | "kelp";`, an option a line where they are too long for one. */
+export const printChoice = (tag: string, { name, options = [] }: Prop): Doc => {
+  const all = join(concat([line, '| ']), options.map(quoteString))
+  return group(
+    concat([
+      `export type ${choiceType(tag, name)} =`,
+      indent(concat([line, ifBreak('| ', ''), all])),
+      ';',
+    ]),
+  )
+}
+
+/** `readonly tone = input<StatusTagTone>("rust");` */
+export const printInput = (prop: Prop, type: string): Doc => {
+  const { name, kind, standard, isOptional } = prop
+  const head = `readonly ${name} =`
+  if (kind === 'flag') return `${head} input(${String(standard ?? false)});`
+  if (!isOptional) return `${head} input.required<${type}>();`
+  if (standard === undefined) return `${head} input<${type}>();`
+  const of = kind === 'choice' || type !== 'string' ? `<${type}>` : ''
+  const value = quoteString(String(standard))
+  // Prettier keeps a call with a long argument beside its name, and one with a short argument together.
+  if (value.length > LONGEST_ARGUMENT) {
+    const inside = indent(concat([softline, value, ifBreak(',', '')]))
+    return group(concat([`${head} input${of}(`, inside, softline, ');']))
+  }
+  return group(concat([head, indent(concat([line, `input${of}(${value})`])), ';']))
+}

@@ -1,0 +1,15 @@
+import type { Folder } from '../shared/units.js'
+
+/** `TideTable` → `tide-table`; no two names give the same, as every capital begins a word. */
+export const toFileName = (name: string): string =>
+  name.replace(/[A-Z]/g, (letter, at: number) => `${at === 0 ? '' : '-'}${letter.toLowerCase()}`)
+
+/** The element of a component that has one of its own. */
+export const elementOf = (name: string): string => `app-${toFileName(name)}`
+
+/** The attribute that makes an element a component, or gives it a directive. */
+export const attributeOf = (name: string): string => `app${name}`
+
+/** The file of a component without its ending. */
+export const pathOf = (folder: Folder | 'icons', name: string): string =>
+  `src/app/${folder}/${toFileName(name)}`

@@ -1,0 +1,178 @@
+import type { DataList } from '../shared/lists.js'
+import {
+  code,
+  isClass,
+  isComponentTag,
+  text,
+  type Attribute,
+  type MarkupElement,
+  type MarkupNode,
+  type MarkupWhen,
+} from '../shared/markup.js'
+import type { PartComponent, Prop } from '../shared/prop.js'
+import { inputAttribute, nativeAttributes, readCode, routerLink, type Scope } from './attributes.js'
+import { attributeOf, elementOf } from './names.js'
+import { holdsCode, quoteInWords } from './quote.js'
+import { PLACING, standingOf } from './standing.js'
+
+/** What a template is written with. */
+export type TemplateOptions = {
+  /** Components that are written once, by their tags. */
+  readonly parts: ReadonlyMap<string, PartComponent>
+  readonly icons: ReadonlySet<string>
+  /** The lists of the component, which say what is given in a loop. */
+  readonly lists: readonly DataList[]
+  /** What the component is given itself. */
+  readonly props: readonly Prop[]
+  /** The component's own functions; all others are handed the event. */
+  readonly handlers: ReadonlySet<string>
+  /** The input that adds classes to the outermost element. */
+  readonly placing?: string
+}
+
+const scopeOf = ({ props, handlers }: TemplateOptions): Scope => ({
+  handlers,
+  inputs: new Map(props.map((prop) => [prop.name, prop])),
+  atHand: new Set(),
+})
+
+const isListener = ({ name }: Attribute): boolean => name.startsWith('(')
+
+/** What is said of a control by the code of its form. */
+const SAID_BY_FORM = new Set(['disabled', 'checked'])
+
+const isSaidByForm = ({ name }: Attribute, element: MarkupElement): boolean => {
+  if (!element.attributes.some((one) => one.name === 'formControlName')) return false
+  const isRadio = element.attributes.some((one) => one.kind === 'text' && one.text === 'radio')
+  return SAID_BY_FORM.has(name) || (name === 'value' && !isRadio)
+}
+
+/** `formControlName` is an input of a directive, whatever stands in it. */
+const controlName = (attribute: Attribute, scope: Scope): Attribute =>
+  attribute.kind === 'code'
+    ? code(`[${attribute.name}]`, readCode(attribute.code, scope))
+    : attribute
+
+/** The attributes of an element that is none of a component. */
+export const elementAttributes = (
+  element: MarkupElement,
+  scope: Scope,
+  placing?: string,
+): readonly Attribute[] =>
+  element.attributes.flatMap((attribute): readonly Attribute[] => {
+    if (isSaidByForm(attribute, element)) return []
+    if (attribute.name === 'formControlName') return [controlName(attribute, scope)]
+    if (attribute.name === '[routerLink]' && attribute.kind === 'code') {
+      return [code(attribute.name, readCode(attribute.code, scope))]
+    }
+    if (isListener(attribute) && attribute.kind === 'code') {
+      const call = scope.handlers.has(attribute.code) ? '()' : '($event)'
+      return [code(attribute.name, `${attribute.code}${call}`)]
+    }
+    return nativeAttributes(attribute, scope, placing)
+  })
+
+/** What all things in a list give a component, one by one. */
+const expand = (attribute: Attribute, lists: readonly DataList[]): readonly Attribute[] => {
+  if (attribute.kind !== 'spread') return [attribute]
+  const list = lists.find(({ item }) => item === attribute.code)
+  return (list?.fields ?? []).map(({ name }) => code(name, `${attribute.code}.${name}`))
+}
+
+const useOf = (
+  element: MarkupElement,
+  part: PartComponent,
+  scope: Scope,
+  { lists }: TemplateOptions,
+): MarkupElement => {
+  const { kind, tag } = standingOf(part)
+  const given = element.attributes.flatMap((one) => expand(one, lists))
+  const attributes = given.map((one): Attribute => {
+    if (isClass(one) && kind === 'attribute') {
+      return one.kind === 'code' ? code('[class]', one.code) : one
+    }
+    if (isClass(one) && one.kind !== 'spread') {
+      return inputAttribute({ ...one, name: PLACING }, scope)
+    }
+    const prop = part.props.find(({ name }) => name === one.name)
+    return inputAttribute(one, scope, prop?.standard)
+  })
+  const mark = kind === 'attribute' ? [text(attributeOf(part.tag), '')] : []
+  return { ...element, tag, attributes: [...mark, ...attributes] }
+}
+
+const elementFor = (
+  element: MarkupElement,
+  scope: Scope,
+  options: TemplateOptions,
+  isOutermost: boolean,
+): MarkupElement => {
+  const { tag } = element
+  const part = options.parts.get(tag)
+  if (part) return useOf(element, part, scope, options)
+  const placing = isOutermost ? options.placing : undefined
+  const native = tag === 'RouterLink' ? routerLink(element) : element
+  const children = element.children.map((child) => toNode(child, scope, options))
+  if (!isComponentTag(native.tag)) {
+    return { ...native, attributes: elementAttributes(native, scope, placing), children }
+  }
+  if (options.icons.has(tag)) {
+    const own = elementAttributes(element, scope, placing)
+    return { ...element, tag: 'svg', attributes: [text(attributeOf(tag), ''), ...own] }
+  }
+  // The messages of a form, and what is no part of the layout itself, are given what they need by name.
+  const attributes = element.attributes.map((one) =>
+    one.kind === 'code' ? inputAttribute(one, scope) : one,
+  )
+  return { ...element, tag: elementOf(tag), attributes }
+}
+
+/** What is there only when something is given has that at hand. */
+const whenBlock = (node: MarkupWhen, scope: Scope, options: TemplateOptions): MarkupNode => {
+  const { condition, content } = node
+  const input = scope.inputs.get(condition)
+  const isValue = input !== undefined && input.kind !== 'flag'
+  const read = readCode(condition, scope)
+  const inside = isValue ? { ...scope, atHand: new Set([...scope.atHand, condition]) } : scope
+  return {
+    kind: 'block',
+    head: isValue ? `@if (${read}; as ${condition})` : `@if (${read})`,
+    children: [toNode(content, inside, options)],
+  }
+}
+
+const toNode = (node: MarkupNode, scope: Scope, options: TemplateOptions): MarkupNode => {
+  switch (node.kind) {
+    case 'element':
+      return elementFor(node, scope, options, false)
+    case 'expression':
+      return { ...node, code: readCode(node.code, scope) }
+    case 'loop': {
+      const { list, item, key, template } = node
+      return {
+        kind: 'block',
+        head: `@for (${item} of ${list}; track ${key ?? '$index'})`,
+        children: [toNode(template, scope, options)],
+      }
+    }
+    case 'when':
+      return whenBlock(node, scope, options)
+    case 'text':
+      return holdsCode(node.text) ? { kind: 'expression', code: quoteInWords(node.text) } : node
+    case 'block':
+      return { ...node, children: node.children.map((child) => toNode(child, scope, options)) }
+  }
+}
+
+/** Markup as Angular's templates have it: what a component is given is bound, loops and conditions are blocks. */
+export const toTemplate = (markup: MarkupElement, options: TemplateOptions): MarkupElement =>
+  elementFor(markup, scopeOf(options), options, true)
+
+/** The attributes of the element a component stands on, and what is in it. */
+export const splitRoot = (
+  markup: MarkupElement,
+  options: TemplateOptions,
+): { readonly host: readonly Attribute[]; readonly inside: readonly MarkupNode[] } => {
+  const { attributes, children } = toTemplate(markup, options)
+  return { host: attributes, inside: children }
+}
