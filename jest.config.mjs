@@ -2,7 +2,8 @@ const swc = (module) => [
   '@swc/jest',
   {
     swcrc: false,
-    module: { type: module },
+    // What is loaded on demand is loaded as the module it is.
+    module: { type: module, ignoreDynamic: true },
     jsc: {
       target: 'es2022',
       parser: { syntax: 'typescript', tsx: true, decorators: true },
@@ -21,7 +22,7 @@ const common = {
   testEnvironment: 'node',
   transform: { '^.+\\.[mc]?[tj]sx?$': swc('commonjs') },
   // These come only as modules; svgo's browser build is the one without Node in it.
-  transformIgnorePatterns: ['/node_modules/(?!(svgo|yoga-layout|@angular)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(svgo|yoga-layout)/)'],
   moduleNameMapper: {
     '^(\\.{1,2}/.*)\\.js$': '$1',
     '^@unimorph/core$': '<rootDir>/../core/src/index.ts',

@@ -16,7 +16,7 @@ import { describeSystemError, Failure } from './failure.js'
 const require = createRequire(import.meta.url)
 
 type Project = {
-  readonly kind: 'html' | 'react' | 'vue'
+  readonly kind: 'html' | 'react' | 'vue' | 'angular'
   readonly folder: string
   /** Names of the packages it is built with. */
   readonly packages: readonly string[]
@@ -37,6 +37,7 @@ const readProject = (folder: string): Project => {
   const packages = Object.keys({ ...manifest.dependencies, ...manifest.devDependencies })
   if (manifest.dependencies?.['react']) return { kind: 'react', folder, packages }
   if (manifest.dependencies?.['vue']) return { kind: 'vue', folder, packages }
+  if (manifest.dependencies?.['@angular/core']) return { kind: 'angular', folder, packages }
   const isHtml = manifest.scripts?.['build']?.startsWith('tailwindcss')
   if (isHtml) return { kind: 'html', folder, packages }
   throw new Failure(`${folder}: its package.json is not one that Unimorph delivers.`)
@@ -136,6 +137,12 @@ const buildWith =
     copySite(join(copy, 'dist'), site)
   }
 
+/** Angular's own command checks types and templates, and bundles. */
+const buildAngular = async (copy: string, modules: string, site: string): Promise<void> => {
+  await runTool(join(modules, '@angular/cli/bin/ng.js'), ['build'], copy)
+  copySite(join(copy, 'dist'), site)
+}
+
 /** `unimorph build`: a delivered project into a static site, with the project's own tools, offline. */
 export const buildCommand = async (
   dir: string,
@@ -144,6 +151,7 @@ export const buildCommand = async (
   const project = readProject(resolve(dir))
   const site = resolve(options.site)
   const build = {
+    angular: buildAngular,
     html: buildHtml,
     react: buildWith('typescript/bin/tsc'),
     vue: buildWith('vue-tsc/bin/vue-tsc.js'),

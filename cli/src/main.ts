@@ -1,3 +1,4 @@
+import { TARGETS } from '@unimorph/core'
 import { Command, CommanderError } from 'commander'
 import { buildCommand } from './build-command.js'
 import { convertCommand, type ConvertOptions } from './convert-command.js'
@@ -15,7 +16,7 @@ const createProgram = (finish: (code: number) => void): Command => {
     .description('convert design files (.svg, .json) into one project')
     .argument('<file...>', 'the screens or artboards of one project, in order')
     .requiredOption('--out <dir>', 'folder to write to')
-    .option('--target <target>', 'html or react', 'html')
+    .option('--target <target>', `one of ${Object.keys(TARGETS).join(', ')}`, 'html')
     .option('--styling <styling>', 'tailwind', 'tailwind')
     .option('--select <layer...>', 'only these layers, by name or key')
     .option('--fonts <dir>', 'folder of fonts to measure with and to deliver')

@@ -47,7 +47,7 @@ const compare = async (
 ): Promise<number> => {
   await page.goto(`/api/projects/${id}/thumbnail`)
   const drawn = await shoot(page, width, height)
-  await page.goto(address)
+  await page.goto(address, { waitUntil: 'networkidle' })
   await page.evaluate(() => document.fonts.ready)
   const shown = await shoot(page, width, height)
   return (
@@ -65,6 +65,7 @@ for (const { name, width, height } of CASES) {
     ['HTML', 'styles.css'],
     ['React', 'App.tsx'],
     ['Vue', 'App.vue'],
+    ['Angular', 'app.ts'],
   ] as const) {
     test(`${name} as ${target}: downloaded, built and looking like the design`, async ({
       page,

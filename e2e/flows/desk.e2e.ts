@@ -67,6 +67,7 @@ for (const [target, file] of [
   ['HTML', 'index.html'],
   ['React', 'TodayOnTheShore.tsx'],
   ['Vue', 'TodayOnTheShore.vue'],
+  ['Angular', 'today-on-the-shore.html'],
 ] as const) {
   test(`links between screens work in the running ${target}`, async ({ page }) => {
     const desk = await Desk.open(page, 'Tidewrack')

@@ -52,7 +52,7 @@ const checkAccess = async (page: Page): Promise<void> => {
 
 const WIDTHS = [1280, 768, 390] as const
 
-for (const target of ['html', 'react', 'vue']) {
+for (const target of ['html', 'react', 'vue', 'angular']) {
   test.describe(`delivered ${target}`, () => {
     let site: Awaited<ReturnType<typeof serve>>
     test.afterEach(() => site.close())

@@ -97,12 +97,16 @@ test('what a component is given is renamed, asked for and given a default, and t
   await expect(desk.code).toContainText('rare: true')
 })
 
-for (const target of ['React', 'Vue']) {
+for (const [target, file] of [
+  ['React', 'TodayOnTheShore.tsx'],
+  ['Vue', 'TodayOnTheShore.vue'],
+  ['Angular', 'today-on-the-shore.html'],
+] as const) {
   test(`a component runs by itself in ${target}, and shows what it is given`, async ({ page }) => {
     const desk = await openParts(page)
-    if (target === 'Vue') {
-      await desk.choose(/^to /, 'Vue')
-      await expect(page.getByRole('button', { name: 'TodayOnTheShore.vue' })).toBeVisible()
+    if (target !== 'React') {
+      await desk.choose(/^to /, target)
+      await expect(page.getByRole('button', { name: file })).toBeVisible()
     }
     await page.getByRole('button', { name: /^Sighting 4 places/ }).click()
     await page.getByRole('button', { name: 'Try it' }).click()
@@ -119,7 +123,7 @@ for (const target of ['React', 'Vue']) {
     const { violations } = await new AxeBuilder({ page }).exclude('iframe').analyze()
     expect(violations.map((v) => `${v.id}: ${v.nodes[0]?.html}`)).toEqual([])
     await dialog.getByRole('button', { name: 'Close' }).click()
-    if (target === 'Vue') await desk.choose(/^to /, 'React')
+    if (target !== 'React') await desk.choose(/^to /, 'React')
   })
 }
 

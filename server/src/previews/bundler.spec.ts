@@ -72,3 +72,35 @@ test('a single-file component sees no other files than the given ones', async ()
   ])
   expect(bundle).toEqual({ errors: [expect.stringContaining('is not part of the project')] })
 })
+
+const angularMain = file(
+  'src/main.ts',
+  'import { bootstrapApplication } from "@angular/platform-browser";\nimport { App } from "./app/app";\nvoid bootstrapApplication(App);',
+)
+
+const angularApp = (template: string, more = ''): SourceFileDto[] => [
+  angularMain,
+  file('src/app/app.html', template),
+  file(
+    'src/app/app.ts',
+    `import { Component, input } from "@angular/core";\n${more}@Component({ selector: "app-root", templateUrl: "./app.html" })\nexport class App {\n  readonly label = input("Low water");\n}\n`,
+  ),
+]
+
+test('compiles components of Angular ahead of time, with the templates beside them', async () => {
+  const bundle = await bundleApp(angularApp('<p>{{ label() }}</p>'))
+  expect('errors' in bundle ? bundle.errors : []).toEqual([])
+  expect('script' in bundle && bundle.script).toContain('Low water')
+}, 30_000)
+
+test('says in which template something is wrong', async () => {
+  const bundle = await bundleApp(angularApp('@if (label()) { <p>'))
+  expect(bundle).toEqual({
+    errors: expect.arrayContaining([expect.stringContaining('src/app/app.html:1')]) as string[],
+  })
+}, 30_000)
+
+test('a component of Angular sees no other files than the given ones', async () => {
+  const bundle = await bundleApp(angularApp('<p></p>', 'import "../../../../etc/passwd";\n'))
+  expect(bundle).toEqual({ errors: [expect.stringContaining('is not part of the project')] })
+}, 30_000)

@@ -1,11 +1,16 @@
 import { posix } from 'node:path'
 import { build, type Loader, type Plugin } from 'esbuild'
 import type { SourceFileDto } from './dto/bundle.dto'
+import { compileAngular, isAngular, linkAngular } from './angular-files'
 import { compileVue } from './vue-files'
 
 /** Where apps begin, whatever they are written in. */
 const ENTRIES = ['src/main.tsx', 'src/main.ts']
 const ALLOWED = new Set([
+  '@angular/core',
+  '@angular/forms',
+  '@angular/platform-browser',
+  '@angular/router',
   'react',
   'react/jsx-runtime',
   'react-dom/client',
@@ -59,9 +64,29 @@ const onlyGivenFiles = (files: ReadonlyMap<string, SourceFileDto>): Plugin => ({
 
 export type Bundle = { readonly script: string } | { readonly errors: readonly string[] }
 
+/** The files as the bundler takes them: a project of Angular is compiled as a whole before. */
+const compileFirst = async (
+  files: readonly SourceFileDto[],
+): Promise<readonly SourceFileDto[] | { readonly errors: readonly string[] }> => {
+  const texts = new Map(
+    files.flatMap(({ path, content, encoding }) =>
+      encoding === 'text' ? [[path, content] as const] : [],
+    ),
+  )
+  if (!isAngular(texts)) return files
+  const compiled = await compileAngular(texts)
+  if ('errors' in compiled) return compiled
+  return files.map((file) => ({
+    ...file,
+    content: compiled.modules.get(file.path) ?? file.content,
+  }))
+}
+
 /** Bundles the generated code of an app into one script. Nothing of it is run here. */
 export const bundleApp = async (files: readonly SourceFileDto[]): Promise<Bundle> => {
-  const byPath = new Map(files.map((file) => [file.path, file]))
+  const compiled = await compileFirst(files)
+  if ('errors' in compiled) return compiled
+  const byPath = new Map(compiled.map((file) => [file.path, file]))
   const entry = ENTRIES.find((path) => byPath.has(path)) ?? ENTRIES[0]!
   try {
     const result = await build({
@@ -74,12 +99,15 @@ export const bundleApp = async (files: readonly SourceFileDto[]): Promise<Bundle
       jsx: 'automatic',
       define: {
         'process.env.NODE_ENV': '"production"',
+        ngDevMode: 'false',
+        ngI18nClosureMode: 'false',
+        ngJitMode: 'false',
         __VUE_OPTIONS_API__: 'false',
         __VUE_PROD_DEVTOOLS__: 'false',
         __VUE_PROD_HYDRATION_MISMATCH_DETAILS__: 'false',
       },
       logLevel: 'silent',
-      plugins: [onlyGivenFiles(byPath)],
+      plugins: [onlyGivenFiles(byPath), linkAngular],
     })
     return { script: result.outputFiles[0]!.text }
   } catch (error) {

@@ -40,6 +40,8 @@ export const angular = componentTarget({
       '@tailwindcss/postcss',
       'postcss',
     ],
+    // Angular's builder asks for one before 6.
+    versions: { typescript: '5.9.3' },
   },
   scripts: { start: 'ng serve', build: 'ng build' },
   formatting: { overrides: [{ files: '*.html', options: { parser: 'angular' } }] },

@@ -1,4 +1,3 @@
-import { parseTemplate, TmplAstBoundText, TmplAstElement, TmplAstText } from '@angular/compiler'
 import fc from 'fast-check'
 import { format } from 'prettier'
 import {
@@ -165,8 +164,14 @@ const words = (...children: MarkupNode[]): MarkupElement => ({
 
 const expression = (of: string): MarkupNode => ({ kind: 'expression', code: of })
 
+let angular: typeof import('@angular/compiler')
+beforeAll(async () => {
+  angular = await import('@angular/compiler')
+})
+
 /** What Angular's own parser makes of a paragraph: its words and the title it is given. */
 const read = (template: string): { words: string; title: string } => {
+  const { parseTemplate, TmplAstBoundText, TmplAstElement, TmplAstText } = angular
   const { nodes, errors } = parseTemplate(template, 'words.html')
   expect(errors ?? []).toEqual([])
   const [paragraph] = nodes.filter((node) => node instanceof TmplAstElement)

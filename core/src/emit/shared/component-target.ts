@@ -64,6 +64,8 @@ export type ComponentTarget = {
     readonly router: Dependency
     readonly runtime: readonly Dependency[]
     readonly tools: readonly Dependency[]
+    /** Versions other than the usual ones. */
+    readonly versions?: Partial<Record<Dependency, string>>
   }
   readonly scripts: Readonly<Record<string, string>>
   /** How Prettier is set beside its width. */
@@ -106,7 +108,7 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
       () => styling.flat().join(' '),
     )
     const source = styling.stylesheet()
-    const { runtime, router, tools } = kind.packages
+    const { runtime, router, tools, versions } = kind.packages
     return {
       files: [
         ...components,
@@ -122,7 +124,10 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
           type: 'module',
           scripts: kind.scripts,
           dependencies: dependencies([...runtime, ...(isRouted ? [router] : [])]),
-          devDependencies: dependencies(['prettier', 'tailwindcss', 'typescript', ...tools]),
+          devDependencies: {
+            ...dependencies(['prettier', 'tailwindcss', 'typescript', ...tools]),
+            ...versions,
+          },
         }),
         jsonFile('.prettierrc', { printWidth: PRINT_WIDTH, ...kind.formatting }),
         textFile('.prettierignore', `node_modules\ndist\n${places.assets}\n`),

@@ -23,7 +23,10 @@ export const quoteAttribute = (text: string): string => {
 
 /** Code in an attribute, whose quotes are double. */
 export const escapeCode = (code: string): string =>
-  code.replace(/&(?=[#\w])/g, '&amp;').replace(/</g, '&lt;').replaceAll('"', '&quot;')
+  code
+    .replace(/&(?=[#\w])/g, '&amp;')
+    .replace(/</g, '&lt;')
+    .replaceAll('"', '&quot;')
 
 /** Characters HTML does not allow are dropped; line ends and tabs are spaces. */
 export const cleanControls = (text: string): string =>

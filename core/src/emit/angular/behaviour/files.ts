@@ -125,24 +125,20 @@ export class FormMessages {
 `
 
 /** An opening tag on one line, or with an attribute a line where it is too long for one. */
-const openingTag = (tag: string, role: string, classes: string): string => {
-  const oneLine = `<${tag} role="${role}" class="${classes}">`
-  if (oneLine.length <= 80) return oneLine
-  return `<${tag}\n  role="${role}"\n  class="${classes}"\n>`
+const openingTag = (tag: string, attributes: readonly string[], end: string): string => {
+  const oneLine = `<${tag} ${attributes.join(' ')}>`
+  if (oneLine.length + end.length <= 80) return `${oneLine}${end}`
+  return `<${tag}\n${attributes.map((one) => `  ${one}\n`).join('')}>${end}`
 }
 
-const messagesTemplate = (problems: string, status: string): string => `${openingTag(
-  'div',
-  'alert',
-  problems,
-)}
+// The words of the status are no child: white space around them would keep an empty one in sight.
+const messagesTemplate = (problems: string, status: string): string =>
+  `${openingTag('div', ['role="alert"', `class="${problems}"`], '')}
   @for (problem of problems(); track problem) {
     <p>{{ problem }}</p>
   }
 </div>
-${openingTag('p', 'status', status)}
-  {{ status() }}
-</p>
+${openingTag('p', ['role="status"', '[textContent]="status()"', `class="${status}"`], '</p>')}
 `
 
 const FILES = {

@@ -54,7 +54,43 @@ const router = createRouter({ history: createWebHashHistory(), routes });
 createApp({ render: () => h(Part, given.value) }).use(router).mount("#app");
 ${LISTEN}`
 
+/** A form stands around the component, which takes any field. */
+const angularEntry = (tag: string, _pictures: unknown, path: string): string =>
+  `import { Component, viewChild, ViewContainerRef } from "@angular/core";
+import { FormControl, FormGroup, ReactiveFormsModule } from "@angular/forms";
+import { bootstrapApplication } from "@angular/platform-browser";
+import { provideRouter, withHashLocation } from "@angular/router";
+import { ${tag} as Part } from "${path.replace(/^src\//, './').replace(/\.html$/, '')}";
+const pictures = {};
+class AnyForm extends FormGroup {
+  get() {
+    return new FormControl();
+  }
+}
+@Component({
+  selector: "app-root",
+  imports: [ReactiveFormsModule],
+  template: '<form [formGroup]="form" style="display: contents"><ng-container #place /></form>',
+})
+class App {
+  form = new AnyForm({});
+  place = viewChild("place", { read: ViewContainerRef });
+  show(props) {
+    this.place().clear();
+    const part = this.place().createComponent(Part);
+    for (const [name, value] of Object.entries(props)) part.setInput(name, value);
+  }
+}
+@Component({ selector: "app-nothing", template: "" })
+class Nothing {}
+const routes = [{ path: "**", component: Nothing }];
+bootstrapApplication(App, { providers: [provideRouter(routes, withHashLocation())] }).then((app) => {
+const show = (props) => app.components[0].instance.show(props);
+${LISTEN}});
+`
+
 const ENTRIES = {
+  angular: { path: 'src/main.ts', write: angularEntry },
   react: { path: 'src/main.tsx', write: reactEntry },
   vue: { path: 'src/main.ts', write: vueEntry },
 } as const
@@ -62,11 +98,11 @@ const ENTRIES = {
 /** The sources of an app that shows one component; undefined for targets without components. */
 export const buildPartFiles = (
   converted: Converted,
-  { tag }: EmittedComponent,
+  { tag, path }: EmittedComponent,
 ): readonly PreviewFile[] | undefined => {
   const entry = ENTRIES[converted.target as keyof typeof ENTRIES]
   if (!entry) return undefined
-  const content = entry.write(tag, findPictures(converted))
+  const content = entry.write(tag, findPictures(converted), path)
   return [
     ...toSources(converted.files).filter(({ path }) => path !== entry.path),
     { path: entry.path, encoding: 'text', content },

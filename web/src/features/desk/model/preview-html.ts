@@ -35,7 +35,7 @@ const withFiles = ({ preview }: Converted): string => {
       .map((f) => [f.path.slice(f.path.lastIndexOf('/') + 1), f]),
   )
   return preview.css.replace(
-    /url\("?(?:\.\/)?(?:fonts|assets)\/([^")]+)"?\)/g,
+    /url\("?(?:\.\/|\.\.\/public\/)?(?:fonts|assets)\/([^")]+)"?\)/g,
     (whole: string, name: string) => {
       const file = files.get(name)
       return file ? `url("${dataAddress(file)}")` : whole
@@ -72,15 +72,30 @@ export const buildHtmlPreview = (converted: Converted, page: string): string | u
   return html.replace('</body>', () => `${bridge}</body>`)
 }
 
+/** Code in which pictures that are served beside it are said in full: the preview can load nothing. */
+const withPictures = (code: string, pictures: ReadonlyMap<string, string>): string =>
+  pictures.size === 0
+    ? code
+    : code.replace(/"(assets\/[\w.-]+)"/g, (whole, path: string) => {
+        const address = pictures.get(path)
+        return address === undefined ? whole : `"${address}"`
+      })
+
 /** The sources among some files, as the bundler takes them. */
-export const toSources = (files: readonly EmittedFile[]): PreviewFile[] =>
-  files
+export const toSources = (files: readonly EmittedFile[]): PreviewFile[] => {
+  const pictures = new Map(
+    files
+      .filter(({ path }) => path.startsWith('public/'))
+      .map((file) => [file.path.slice('public/'.length), dataAddress(file)] as const),
+  )
+  return files
     .filter((f) => f.path.startsWith('src/') && !f.path.startsWith('src/fonts/'))
     .map(({ path, content }) =>
       content.kind === 'text'
-        ? { path, encoding: 'text', content: content.text }
+        ? { path, encoding: 'text', content: withPictures(content.text, pictures) }
         : { path, encoding: 'base64', content: content.base64 },
     )
+}
 
 /** The sources of an app. */
 export const buildBundleFiles = ({ preview }: Converted): PreviewFile[] => toSources(preview.files)
@@ -89,11 +104,15 @@ const escapeText = (text: string): string =>
   text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;')
 
 /** Where apps put themselves. */
-const PLACES: Readonly<Record<string, string>> = { react: 'root', vue: 'app' }
+const PLACES: Readonly<Record<string, string>> = {
+  angular: '<app-root></app-root>',
+  react: '<div id="root"></div>',
+  vue: '<div id="app"></div>',
+}
 
 /** The font of the pages: what stands by itself does not inherit it. */
 const fontOf = ({ files }: Pick<Converted, 'files'>): string => {
-  const sheet = files.find(({ path }) => path === 'src/index.css')?.content
+  const sheet = files.find(({ path }) => /^src\/(index|styles)\.css$/.test(path))?.content
   const name = sheet?.kind === 'text' ? /^ {2}(--font-[\w-]+):/m.exec(sheet.text)?.[1] : undefined
   return name === undefined ? 'sans-serif' : `var(${name})`
 }
@@ -121,7 +140,7 @@ export const buildAppPage = (
   return (
     `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>Preview</title>` +
     `<style>${inStyle(withFiles(converted))}</style></head><body${body}>` +
-    `<div id="${PLACES[converted.target] ?? 'root'}"></div>` +
+    `${PLACES[converted.target] ?? ''}` +
     `<script>location.hash=${inScript(JSON.stringify(`#${route}`))}</script>` +
     `<script>${inScript(bundle.script)}</script>${end}</body></html>`
   )
