@@ -1,11 +1,12 @@
 import { angular } from './angular/index.js'
+import { flutter } from './flutter/index.js'
 import { html } from './html/index.js'
 import { react } from './react/index.js'
 import type { Target } from './target.js'
 import { vue } from './vue/index.js'
 
 /** Every output language, in the order they are offered. */
-export const TARGETS = { html, react, vue, angular } satisfies Record<string, Target>
+export const TARGETS = { html, react, vue, angular, flutter } satisfies Record<string, Target>
 
 export type TargetId = keyof typeof TARGETS
 

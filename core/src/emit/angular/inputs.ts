@@ -9,28 +9,12 @@ import {
   softline,
   type Doc,
 } from '../shared/document.js'
-import type { PartComponent, Prop } from '../shared/prop.js'
+import type { Prop } from '../shared/prop.js'
+import { choiceTypeOf, findOwner, type Parts } from '../shared/prop-owner.js'
 import type { Import } from './print-class.js'
 import { toFileName } from './names.js'
 
 const LONGEST_ARGUMENT = 20
-
-export type Parts = ReadonlyMap<string, PartComponent>
-
-/** The type of one choice: `StatusTagTone`. */
-const choiceType = (tag: string, prop: string): string =>
-  `${tag}${prop.charAt(0).toUpperCase()}${prop.slice(1)}`
-
-/** Where what is handed on to a component inside another is used in the end. */
-const findOwner = (
-  tag: string,
-  name: string,
-  parts: Parts,
-): { readonly tag: string; readonly prop: Prop } | undefined => {
-  const prop = parts.get(tag)?.props.find((one) => one.name === name)
-  if (!prop) return undefined
-  return (prop.of && findOwner(prop.of.tag, prop.of.prop, parts)) ?? { tag, prop }
-}
 
 export type InputType = { readonly name: string; readonly imports: readonly Import[] }
 
@@ -45,7 +29,7 @@ export const typeOfInput = (
   const owner = findOwner(tag, name, parts)
   if (owner?.prop.kind === 'flag') return { name: 'boolean', imports: [] }
   if (owner?.prop.kind !== 'choice') return { name: 'string', imports: [] }
-  const type = choiceType(owner.tag, owner.prop.name)
+  const type = choiceTypeOf(owner)
   if (owner.tag === self) return { name: type, imports: [] }
   return {
     name: type,
@@ -54,11 +38,11 @@ export const typeOfInput = (
 }
 
 /** `export type StatusTagTone = "rust" | "kelp";`, an option a line where they are too long for one. */
-export const printChoice = (tag: string, { name, options = [] }: Prop): Doc => {
-  const all = join(concat([line, '| ']), options.map(quoteString))
+export const printChoice = (tag: string, prop: Prop): Doc => {
+  const all = join(concat([line, '| ']), (prop.options ?? []).map(quoteString))
   return group(
     concat([
-      `export type ${choiceType(tag, name)} =`,
+      `export type ${choiceTypeOf({ tag, prop })} =`,
       indent(concat([line, ifBreak('| ', ''), all])),
       ';',
     ]),

@@ -2,6 +2,7 @@ import { quoteString } from '../script/quote-string.js'
 import { iconAttributes, type Icon } from '../shared/icons.js'
 import { printLooksMember } from '../script/print-props.js'
 import { CURRENT_PAGE, type Dialect } from '../shared/build-markup.js'
+import { completeList } from '../shared/complete-list.js'
 import type { ComponentOptions } from '../shared/component-target.js'
 import {
   concat,
@@ -42,7 +43,7 @@ import {
 import { helperPath } from './behaviour/files.js'
 import { findUsed } from './imports.js'
 import { printChoice, printInput, typeOfInput } from './inputs.js'
-import { completeList, printList } from './lists.js'
+import { printList } from './lists.js'
 import { attributeOf, elementOf, pathOf, toFileName } from './names.js'
 import { printClass, type Import } from './print-class.js'
 import { escapeWords, quoteInAttribute } from './quote.js'

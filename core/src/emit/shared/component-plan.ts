@@ -94,11 +94,18 @@ const planPanels = (pages: readonly UiPage[], names: UniqueNames): ComponentPlan
   return panels
 }
 
-/** Takes a project and the folder of its pictures, decides names, routes and files. */
-export const planComponents = (project: UiProject, assetFolder: string): ComponentPlan => {
+/**
+ * Takes a project and the folder of its pictures, decides names, routes and files. `hasIconFiles`: icons are files like
+ * all pictures.
+ */
+export const planComponents = (
+  project: UiProject,
+  assetFolder: string,
+  hasIconFiles = false,
+): ComponentPlan => {
   const { pages, notFound } = project
   const icons = findIcons(project)
-  const drawn = project.assets.filter(({ id }) => !icons.has(id))
+  const drawn = project.assets.filter(({ id }) => hasIconFiles || !icons.has(id))
   const assets = buildAssetFiles(drawn, assetFolder)
   const variables = new UniqueNames('', RESERVED)
   const components = new UniqueNames('', Object.values(PART_NAMES))

@@ -1,6 +1,5 @@
 import { mostCommon } from '../../math/statistics.js'
 import { toCamel, UniqueNames } from '../../text/names.js'
-import { colorWord } from './color-word.js'
 
 /** The classes by which looks differ: by the place in the component, what each choice adds. */
 export type Looks = {
@@ -31,17 +30,6 @@ const MOST_LOOKS = 6
 
 const tokensOf = (rest: string | undefined): readonly string[] =>
   rest === undefined ? [] : rest.split(' ').filter(Boolean)
-
-/** Words that are no colours of a theme. */
-const NO_COLOR = /^(current|start|end|center|left|right|justify|nowrap|wrap|xs|sm|base|lg|xl)$/
-
-/** The colour a class names, in a word: `bg-rust-tint` → `rust tint`, `bg-[#1b3a2f]` → `green`. */
-const colorIn = (token: string): string | undefined => {
-  const [, value = ''] = /^(?:bg|text|border|outline|fill)-(.+)$/.exec(token) ?? []
-  const hex = /^\[(#[0-9a-f]{3,8})\]$/.exec(value)?.[1]
-  if (hex !== undefined) return colorWord(hex)
-  return /^[a-z][a-z-]*$/.test(value) && !NO_COLOR.test(value) ? value : undefined
-}
 
 /** `sizes` of `size`; what has an s already is told apart. */
 const recordOf = (prop: string): string => (prop.endsWith('s') ? `${prop}Looks` : `${prop}s`)
@@ -129,6 +117,7 @@ const byProperties = (
 const byColors = (
   varying: readonly Varying[],
   count: number,
+  colorIn: (token: string) => string | undefined,
   takeName: (wanted: string) => string,
 ): Described | undefined => {
   const keys = Array.from({ length: count }, (_, i) =>
@@ -154,13 +143,15 @@ const byColors = (
 
 /**
  * By what the looks of the instances of a component differ: by the variant properties of the design's component, else by
- * their colours. Undefined when there are too many looks for one component.
+ * their colours, which `colorIn` finds in a class. Undefined when there are too many looks for one component.
  */
 export const describeLooks = (
   varying: readonly Varying[],
   variants: Variants,
+  colorIn: (token: string) => string | undefined,
   takeName: (wanted: string) => string,
 ): Described | undefined =>
   varying.length === 0
     ? { looks: [], choices: [] }
-    : (byProperties(varying, variants, takeName) ?? byColors(varying, variants.length, takeName))
+    : (byProperties(varying, variants, takeName) ??
+      byColors(varying, variants.length, colorIn, takeName))

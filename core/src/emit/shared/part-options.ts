@@ -13,6 +13,8 @@ export type PartOptions = {
   variantOf(layer: string): Readonly<Record<string, string>>
   /** Whether a class says where a thing stands and how much room it takes there. */
   isPlacing(className: string): boolean
+  /** The colour that a class is about, in a word. */
+  colorIn(className: string): string | undefined
   /** What classes say beside how lines break, which depends on the words. */
   likenessOf(classes: string): string
   /** What the component of a part is called in code; the suffix tells it from others of the part. */

@@ -89,7 +89,7 @@ const makeComponent = (
   const { varying, fields, placing } = template
   const variants = instances.map(({ layer }) => options.variantOf(layer ?? ''))
   const ids = new Map<string, string>()
-  const described = describeLooks(varying, variants, (wanted) => {
+  const described = describeLooks(varying, variants, options.colorIn, (wanted) => {
     const { id, name } = names.take(wanted)
     ids.set(name, id)
     return name

@@ -253,6 +253,7 @@ const partOptions = ({ project, plan, styling, spelling }: UnitOptions): PartOpt
     nameOf: (layer) => names.get(layer),
     variantOf: (layer) => project.variants.get(layer) ?? {},
     isPlacing: (name) => styling.isPlacing(name),
+    colorIn: (name) => styling.colorIn(name),
     likenessOf: (classes) => styling.likenessOf(classes),
     tagOf: plan.nameComponent,
     classAttribute: spelling.classAttribute,

@@ -22,6 +22,8 @@ export type Styling = {
   message(kind: 'problems' | 'status'): readonly string[]
   /** Whether a class says where a thing stands in its container and how much room it takes there. */
   isPlacing(className: string): boolean
+  /** The colour that a class is about, in a word; undefined where it is about none. */
+  colorIn(className: string): string | undefined
   /** What the classes of an element say beside how lines break: things of one kind may differ in that. */
   likenessOf(classes: string): string
   /** The style sheet's source, after all classes were asked for. */

@@ -1,6 +1,7 @@
 import { childrenInLayout, rootsOf, type UiImage, type UiNode } from '../../../ui/nodes.js'
 import type { UiProject } from '../../../ui/index.js'
 import type { Styling } from '../styling.js'
+import { colorIn } from './color-in.js'
 import { boxSlots, type ShadowCaster } from './box.js'
 import { plainClasses, steppedClasses, type Slot } from './slots.js'
 import { controlSlots } from './control.js'
@@ -175,6 +176,7 @@ export const createTailwind = (
     },
     panel: ({ kind, side, root }) => hand(panelClasses(kind, side, root.style.width.px)),
     message: (kind) => hand(MESSAGES[kind]),
+    colorIn,
     isPlacing: (name) => PLACING.test(name),
     likenessOf: (list) =>
       list

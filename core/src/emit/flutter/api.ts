@@ -1,0 +1,319 @@
+/**
+ * What is used of Flutter's library: every constructor that is written, with the names of its arguments and the kinds of
+ * their values. The tests hold all that is emitted against it, and what stands in for Flutter knows nothing else.
+ */
+export type FlutterType = 'widget' | 'widgets' | 'number' | 'bool' | 'string' | 'function' | 'value'
+
+export type FlutterConstructor = {
+  readonly isConst: boolean
+  readonly positional?: readonly FlutterType[]
+  readonly named?: Readonly<Record<string, FlutterType>>
+}
+
+const widget = (
+  named: Readonly<Record<string, FlutterType>>,
+  positional: readonly FlutterType[] = [],
+  isConst = true,
+): FlutterConstructor => ({ isConst, positional, named: { key: 'value', ...named } })
+
+const value = (
+  named: Readonly<Record<string, FlutterType>> = {},
+  positional: readonly FlutterType[] = [],
+  isConst = true,
+): FlutterConstructor => ({ isConst, positional, named })
+
+const FLEX = {
+  mainAxisAlignment: 'value',
+  mainAxisSize: 'value',
+  crossAxisAlignment: 'value',
+  verticalDirection: 'value',
+  textBaseline: 'value',
+  spacing: 'number',
+  children: 'widgets',
+} as const
+
+const FIELD = {
+  controller: 'value',
+  enabled: 'bool',
+  decoration: 'value',
+  style: 'value',
+  keyboardType: 'value',
+  obscureText: 'bool',
+  maxLines: 'value',
+  textAlignVertical: 'value',
+  expands: 'bool',
+  validator: 'function',
+  initialValue: 'string',
+} as const
+
+export const FLUTTER: Readonly<Record<string, FlutterConstructor>> = {
+  Align: widget({
+    alignment: 'value',
+    heightFactor: 'number',
+    widthFactor: 'number',
+    child: 'widget',
+  }),
+  AspectRatio: widget({ aspectRatio: 'number', child: 'widget' }),
+  BackdropFilter: widget({ filter: 'value', child: 'widget' }, [], false),
+  Center: widget({ child: 'widget' }),
+  Checkbox: widget({
+    value: 'value',
+    onChanged: 'function',
+    activeColor: 'value',
+    semanticLabel: 'string',
+    materialTapTargetSize: 'value',
+    visualDensity: 'value',
+  }),
+  ClipRRect: widget({ borderRadius: 'value', child: 'widget' }),
+  Column: widget(FLEX),
+  ConstrainedBox: widget({ constraints: 'value', child: 'widget' }, [], false),
+  Container: widget(
+    {
+      alignment: 'value',
+      width: 'number',
+      height: 'number',
+      constraints: 'value',
+      margin: 'value',
+      padding: 'value',
+      decoration: 'value',
+      clipBehavior: 'value',
+      child: 'widget',
+    },
+    [],
+    false,
+  ),
+  DecoratedBox: widget({ decoration: 'value', child: 'widget' }),
+  Dialog: widget({
+    alignment: 'value',
+    backgroundColor: 'value',
+    insetPadding: 'value',
+    shape: 'value',
+    child: 'widget',
+  }),
+  DropdownButtonFormField: widget(
+    {
+      initialValue: 'value',
+      isExpanded: 'bool',
+      decoration: 'value',
+      style: 'value',
+      items: 'value',
+      onChanged: 'function',
+      validator: 'function',
+    },
+    [],
+    false,
+  ),
+  DropdownMenuItem: widget({ value: 'value', child: 'widget' }),
+  ExcludeSemantics: widget({ child: 'widget' }),
+  Expanded: widget({ flex: 'number', child: 'widget' }),
+  Flex: widget({ ...FLEX, direction: 'value' }),
+  Flexible: widget({ flex: 'number', fit: 'value', child: 'widget' }),
+  Form: widget({ child: 'widget' }),
+  FractionallySizedBox: widget({
+    alignment: 'value',
+    widthFactor: 'number',
+    heightFactor: 'number',
+    child: 'widget',
+  }),
+  'Image.asset': widget(
+    {
+      width: 'number',
+      height: 'number',
+      fit: 'value',
+      semanticLabel: 'string',
+      excludeFromSemantics: 'bool',
+    },
+    ['string'],
+    false,
+  ),
+  ImageFiltered: widget({ imageFilter: 'value', child: 'widget' }, [], false),
+  InkWell: widget({ onTap: 'function', borderRadius: 'value', child: 'widget' }),
+  IntrinsicHeight: widget({ child: 'widget' }),
+  IntrinsicWidth: widget({ child: 'widget' }),
+  LayoutBuilder: widget({ builder: 'function' }),
+  Material: widget({ type: 'value', color: 'value', child: 'widget' }),
+  Opacity: widget({ opacity: 'number', child: 'widget' }),
+  OverflowBox: widget({
+    maxWidth: 'number',
+    maxHeight: 'number',
+    minWidth: 'number',
+    minHeight: 'number',
+    alignment: 'value',
+    fit: 'value',
+    child: 'widget',
+  }),
+  Padding: widget({ padding: 'value', child: 'widget' }),
+  Positioned: widget({
+    left: 'number',
+    top: 'number',
+    right: 'number',
+    bottom: 'number',
+    width: 'number',
+    height: 'number',
+    child: 'widget',
+  }),
+  'Positioned.fill': widget({ child: 'widget' }),
+  Radio: widget({ value: 'value', activeColor: 'value' }),
+  RadioGroup: widget({ groupValue: 'value', onChanged: 'function', child: 'widget' }, [], false),
+  Row: widget(FLEX),
+  Scaffold: widget({ backgroundColor: 'value', body: 'widget' }),
+  Semantics: widget(
+    {
+      container: 'bool',
+      header: 'bool',
+      headingLevel: 'number',
+      label: 'string',
+      value: 'string',
+      link: 'bool',
+      button: 'bool',
+      selected: 'bool',
+      expanded: 'bool',
+      explicitChildNodes: 'bool',
+      child: 'widget',
+    },
+    [],
+    false,
+  ),
+  SingleChildScrollView: widget({ scrollDirection: 'value', child: 'widget' }),
+  SizedBox: widget({ width: 'number', height: 'number', child: 'widget' }),
+  'SizedBox.shrink': widget({}),
+  Slider: widget({ value: 'number', onChanged: 'function' }),
+  Spacer: widget({}),
+  Stack: widget({ fit: 'value', clipBehavior: 'value', alignment: 'value', children: 'widgets' }),
+  'SvgPicture.asset': widget(
+    {
+      width: 'number',
+      height: 'number',
+      fit: 'value',
+      semanticsLabel: 'string',
+      excludeFromSemantics: 'bool',
+    },
+    ['string'],
+  ),
+  Switch: widget({ value: 'bool', onChanged: 'function', activeTrackColor: 'value' }),
+  Text: widget(
+    {
+      style: 'value',
+      textAlign: 'value',
+      softWrap: 'bool',
+      overflow: 'value',
+      semanticsLabel: 'string',
+    },
+    ['string'],
+  ),
+  'Text.rich': widget({ style: 'value', textAlign: 'value', softWrap: 'bool', overflow: 'value' }, [
+    'value',
+  ]),
+  TextFormField: widget(FIELD, [], false),
+  'Transform.rotate': widget({ angle: 'number', child: 'widget' }, [], false),
+  'Transform.translate': widget({ offset: 'value', child: 'widget' }),
+  Visibility: widget({ visible: 'bool', child: 'widget' }),
+  Wrap: widget({
+    direction: 'value',
+    alignment: 'value',
+    crossAxisAlignment: 'value',
+    spacing: 'number',
+    runSpacing: 'number',
+    children: 'widgets',
+  }),
+  // Values.
+  Alignment: value({}, ['number', 'number']),
+  AssetImage: value({}, ['string']),
+  Border: value({ top: 'value', right: 'value', bottom: 'value', left: 'value' }),
+  'Border.all': value({ color: 'value', width: 'number', strokeAlign: 'number' }, [], false),
+  BorderSide: value({ color: 'value', width: 'number', strokeAlign: 'number' }),
+  'BorderRadius.circular': value({}, ['number'], false),
+  'BorderRadius.all': value({}, ['value']),
+  'BorderRadius.only': value({
+    topLeft: 'value',
+    topRight: 'value',
+    bottomRight: 'value',
+    bottomLeft: 'value',
+  }),
+  BoxConstraints: value({
+    minWidth: 'number',
+    maxWidth: 'number',
+    minHeight: 'number',
+    maxHeight: 'number',
+  }),
+  BoxDecoration: value({
+    color: 'value',
+    gradient: 'value',
+    image: 'value',
+    border: 'value',
+    borderRadius: 'value',
+    boxShadow: 'value',
+    shape: 'value',
+  }),
+  BoxShadow: value({
+    color: 'value',
+    offset: 'value',
+    blurRadius: 'number',
+    spreadRadius: 'number',
+  }),
+  Color: value({}, ['number']),
+  DecorationImage: value({ image: 'value', fit: 'value', repeat: 'value', alignment: 'value' }),
+  'EdgeInsets.all': value({}, ['number']),
+  'EdgeInsets.only': value({ left: 'number', top: 'number', right: 'number', bottom: 'number' }),
+  'EdgeInsets.symmetric': value({ horizontal: 'number', vertical: 'number' }),
+  'ImageFilter.blur': value({ sigmaX: 'number', sigmaY: 'number' }, [], false),
+  InputDecoration: value({
+    hintText: 'string',
+    hintStyle: 'value',
+    isDense: 'bool',
+    filled: 'bool',
+    fillColor: 'value',
+    contentPadding: 'value',
+    constraints: 'value',
+    border: 'value',
+    enabledBorder: 'value',
+    focusedBorder: 'value',
+  }),
+  LinearGradient: value({ begin: 'value', end: 'value', colors: 'value', stops: 'value' }),
+  Offset: value({}, ['number', 'number']),
+  OutlineInputBorder: value({ borderRadius: 'value', borderSide: 'value' }),
+  RadialGradient: value({ center: 'value', radius: 'number', colors: 'value', stops: 'value' }),
+  'Radius.circular': value({}, ['number']),
+  SweepGradient: value({
+    center: 'value',
+    startAngle: 'number',
+    colors: 'value',
+    stops: 'value',
+    transform: 'value',
+  }),
+  GradientRotation: value({}, ['number']),
+  TextSpan: value({ text: 'string', style: 'value', children: 'value' }),
+  TextStyle: value({
+    fontFamily: 'string',
+    fontSize: 'number',
+    fontWeight: 'value',
+    fontStyle: 'value',
+    height: 'number',
+    letterSpacing: 'number',
+    color: 'value',
+    decoration: 'value',
+    leadingDistribution: 'value',
+  }),
+}
+
+/** What Flutter gives names to, so that no component of a project may have them. */
+export const FLUTTER_NAMES: ReadonlySet<string> = new Set([
+  ...Object.keys(FLUTTER).map((name) => name.replace(/\..*/, '')),
+  ...'Action Banner Builder Button Card Chip Colors Curve Drawer Element Focus Icon Image List Map Menu Navigator Object Overlay Page Route Set Size State String Table Tab Text Theme Title Widget'.split(
+    ' ',
+  ),
+])
+
+/** Whether a name or a literal is the same each time; `isCall`: of what is called, a constructor that may be constant. */
+export const isConstant = (code: string, isCall = false): boolean => {
+  if (isCall) {
+    const known = FLUTTER[code.replace(/<.*>/, '')]
+    // Components of the project may all be constant.
+    return known ? known.isConst : /^[A-Z]\w*$/.test(code) || code === ''
+  }
+  return (
+    /^(true|false|null|-?\d+(\.\d+)?|0x[0-9A-F]+|double\.infinity)$/.test(code) ||
+    /^[A-Z]\w*\.[a-z]\w*$/.test(code) ||
+    /^'(?:[^'\\$]|\\.)*'$|^"(?:[^"\\$]|\\.)*"$/.test(code)
+  )
+}

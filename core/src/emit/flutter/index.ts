@@ -1,0 +1,122 @@
+import { mostCommon } from '../../math/statistics.js'
+import { rootsOf, screensOf, type UiForm, type UiNode } from '../../ui/nodes.js'
+import type { UiProject } from '../../ui/index.js'
+import { planComponents } from '../shared/component-plan.js'
+import type { CodeSpelling } from '../shared/component-code.js'
+import { buildFontFiles } from '../shared/font-files.js'
+import { code, text } from '../shared/markup.js'
+import { buildUnits, type UnitOptions, type UnitSpelling } from '../shared/units.js'
+import type { Target } from '../target.js'
+import { writeHelpers } from './behaviour/files.js'
+import { quoteDart } from './dart.js'
+import { className, toFileName } from './names.js'
+import { writeForm, writeProject } from './project-files.js'
+import { createFlutterStyling } from './styling.js'
+import { FlutterTheme } from './theme.js'
+import { writePart, writeUnit, type FlutterOptions } from './write-unit.js'
+
+const codeSpelling: CodeSpelling = {
+  on: (event, handler) => code(`on:${event}`, handler),
+  bind: code,
+  read: (name) => name,
+  reference: (name) => text('reference', name),
+  popoverTarget: 'popovertarget',
+  popoverTargetAction: 'popovertargetaction',
+  tabIndex: 'tabindex',
+  noValidate: text('novalidate', ''),
+  enterInView: text('enters', 'view'),
+}
+
+const spelling: UnitSpelling = {
+  classAttribute: 'class',
+  labelFor: 'for',
+  startsWith: (value) => text('value', value),
+  startsOn: code('checked', 'true'),
+  disabled: code('disabled', 'true'),
+  required: code('required', 'true'),
+  open: code('open', 'true'),
+  menuTarget: 'popovertarget',
+  code: codeSpelling,
+  quote: quoteDart,
+  toPage: ({ route, isHere }) => ({
+    tag: 'RouterLink',
+    attributes: [text('to', route), ...(isHere === true ? [text('aria-current', 'page')] : [])],
+  }),
+  picture: (_variable, file) => text('src', `assets/${file}`),
+  ownDialog: 'dialog',
+}
+
+/** The family most texts use. */
+const findMainFamily = (project: UiProject): string | undefined => {
+  const families: string[] = []
+  const look = (node: UiNode): void => {
+    if (node.type === 'text') families.push(node.textStyle.family)
+    if ('children' in node) node.children.forEach(look)
+  }
+  for (const page of project.pages) rootsOf(page).forEach(look)
+  return families.length > 0 ? mostCommon(families) : undefined
+}
+
+/** Null-safe Dart: one widget a screen, a theme extension for the colours, named routes. */
+export const flutter: Target = {
+  id: 'flutter',
+  label: 'Flutter',
+  emit(project, { marks }) {
+    const plan = planComponents(project, 'assets', true)
+    const fonts = buildFontFiles(project.fonts, 'fonts')
+    const theme = new FlutterTheme(project.theme)
+    const fileOf = (asset: string): string => `assets/${plan.assets.get(asset)!.file}`
+    const styling = createFlutterStyling(project, theme, fileOf)
+    const forms = new Map<string, UiForm>()
+    const unitOptions: UnitOptions = { project, plan, styling, marks, forms, spelling }
+    const { units, parts } = buildUnits(unitOptions)
+    const shared = new Set<string>(['columns'])
+    const options: FlutterOptions = {
+      ...unitOptions,
+      shared,
+      parts: new Map(parts.map((part) => [part.tag, part])),
+      icons: new Map([...plan.icons].map(([asset, { name }]) => [name, fileOf(asset)])),
+    }
+    const components = [
+      ...units.map((unit) => writeUnit(unit, options)),
+      ...parts.map((part) => writePart(part, options)),
+    ]
+    const written = components
+      .map(({ content }) => (content.kind === 'text' ? content.text : ''))
+      .join('\n')
+    if (!/\bColumns\(/.test(written)) shared.delete('columns')
+    if (forms.size > 0) shared.add('answers')
+    const behaviour = [
+      ...writeHelpers(shared),
+      ...[...forms].map(([name, form]) => writeForm(form, name, project.phrases)),
+    ]
+    const all = [...components, ...behaviour]
+      .map(({ content }) => (content.kind === 'text' ? content.text : ''))
+      .join('\n')
+    const family = findMainFamily(project)
+    const pathOf = (folder: string, name: string): string =>
+      `lib/${folder}/${toFileName(className(name))}.dart`
+    return {
+      files: [
+        ...components,
+        ...behaviour,
+        ...writeProject(project, { plan, theme, fonts, family, code: all }),
+        ...[...plan.assets.values()].map(({ emitted }) => emitted),
+        ...fonts.map(({ emitted }) => emitted),
+      ],
+      styles: { source: '', classes: [] },
+      components: parts.map(({ id, tag, props, uses }) => ({
+        part: id,
+        tag: className(tag),
+        path: pathOf('components', tag),
+        props,
+        uses,
+      })),
+      pages: Object.fromEntries(
+        plan.screens.flatMap(({ page, name, route }) =>
+          screensOf(page).map((key) => [key, { path: pathOf('screens', name), route }]),
+        ),
+      ),
+    }
+  },
+}

@@ -1,0 +1,18 @@
+import { FLUTTER_NAMES } from './api.js'
+
+/** The class of a component: one of Flutter's own names is told apart. */
+export const className = (name: string): string => (FLUTTER_NAMES.has(name) ? `App${name}` : name)
+
+/** `TideTable` → `tide_table`; no two names give the same, as every capital begins a word. */
+export const toFileName = (name: string): string =>
+  name.replace(/[A-Z]/g, (letter, at: number) => `${at === 0 ? '' : '_'}${letter.toLowerCase()}`)
+
+/** Words of Dart, and what every widget calls something else. */
+const TAKEN = new Set(
+  'abstract as assert async await base break build case catch class colors const context continue covariant default deferred do dynamic else enum export extends extension external factory false final finally for get if implements import in interface is late library mixin new null on operator part required rethrow return sealed set static super switch sync this throw true try typedef var void when while width with yield'.split(
+    ' ',
+  ),
+)
+
+/** The name of what a component is given, in Dart. */
+export const dartName = (name: string): string => (TAKEN.has(name) ? `${name}Value` : name)

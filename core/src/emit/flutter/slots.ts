@@ -1,0 +1,431 @@
+import { resolveSides, type Sides } from '../../design/geometry.js'
+import type { TextStyle } from '../../design/text.js'
+import {
+  childrenInLayout,
+  type Anchor,
+  type UiControl,
+  type UiNode,
+  type UiStyle,
+  type UiText,
+} from '../../ui/nodes.js'
+import { textStyle, weight, type FlutterTheme } from './theme.js'
+import { border, color, gradient, insets, number, picture, radius, shadows } from './values.js'
+
+/** What a node is like, by what is said of it: `padding` → `EdgeInsets.all(16)`. What is as usual is not said. */
+export type Slots = Readonly<Record<string, string>>
+
+/** What is known of the surroundings of a node. */
+export type Surroundings = {
+  /** Its own height is known before its content is: what is in it may share it out. */
+  readonly isHigh: boolean
+  /** There is an end to the room above and below it. */
+  readonly isBounded: boolean
+}
+
+const NONE: Slots = {}
+
+const MAIN = {
+  start: undefined,
+  centre: 'MainAxisAlignment.center',
+  end: 'MainAxisAlignment.end',
+  between: 'MainAxisAlignment.spaceBetween',
+} as const
+const CROSS = {
+  start: 'CrossAxisAlignment.start',
+  centre: 'CrossAxisAlignment.center',
+  end: 'CrossAxisAlignment.end',
+  stretch: 'CrossAxisAlignment.stretch',
+  baseline: 'CrossAxisAlignment.baseline',
+} as const
+const WRAP = {
+  start: undefined,
+  centre: 'WrapAlignment.center',
+  end: 'WrapAlignment.end',
+  between: 'WrapAlignment.spaceBetween',
+} as const
+const SELF = {
+  row: {
+    start: 'Alignment.topCenter',
+    centre: 'Alignment.center',
+    end: 'Alignment.bottomCenter',
+    baseline: 'Alignment.topCenter',
+  },
+  column: {
+    start: 'Alignment.centerLeft',
+    centre: 'Alignment.center',
+    end: 'Alignment.centerRight',
+    baseline: 'Alignment.centerLeft',
+  },
+} as const
+
+const pick = (slots: Readonly<Record<string, string | undefined>>): Slots =>
+  Object.fromEntries(
+    Object.entries(slots).filter((one): one is [string, string] => one[1] !== undefined),
+  )
+
+const atLeast = (px: number): number => Math.max(0, px)
+
+/** A box may not reach over its neighbours, so that margins end at nothing. */
+const marginOf = ({ place }: UiStyle): string | undefined => {
+  if (place.kind !== 'flow') return undefined
+  const { top, right, bottom, left } = place.margin
+  return insets({
+    top: atLeast(top),
+    right: atLeast(right),
+    bottom: atLeast(bottom),
+    left: place.isPushed ? 0 : atLeast(left),
+  })
+}
+
+const anchor = (start: 'left' | 'top', end: 'right' | 'bottom', own: Anchor): Slots => {
+  const axis = start === 'left' ? 'x' : 'y'
+  switch (own.edge) {
+    case 'both':
+      return { [start]: number(own.before), [end]: number(own.after) }
+    case 'scale':
+      return { [`scale-${axis}`]: `${number(own.at)}/${number(own.size)}` }
+    case 'end':
+      return { [end]: number(own.px) }
+    case 'start':
+      return own.hold === 'start'
+        ? { [start]: number(own.px) }
+        : { [`hold-${axis}`]: `${own.hold}/${number(own.px)}` }
+    case 'centre':
+      return { [`centre-${axis}`]: number(own.px) }
+  }
+}
+
+/** The height a box is drawn with, or that its width and its proportions give it. */
+const heightFor = ({ width, height, ratio }: UiStyle): number =>
+  ratio !== undefined && width.sizing === 'fixed' && height.sizing !== 'fixed'
+    ? width.px / ratio
+    : height.px
+
+/** Where a node stands in its parent, and how much room it takes there. */
+const placeSlots = (node: UiNode, { isHigh }: Surroundings): Slots => {
+  const { style } = node
+  const { place, width, height, limits, ratio } = style
+  const size = pick({
+    width: width.sizing === 'fixed' ? number(width.px) : undefined,
+    height: height.sizing === 'fixed' || ratio !== undefined ? number(heightFor(style)) : undefined,
+    minWidth: limits.minWidth === undefined ? undefined : number(limits.minWidth),
+    maxWidth: limits.maxWidth === undefined ? undefined : number(limits.maxWidth),
+    minHeight: limits.minHeight === undefined ? undefined : number(limits.minHeight),
+    maxHeight: limits.maxHeight === undefined ? undefined : number(limits.maxHeight),
+    // A width that is known tells the height.
+    ratio: ratio === undefined || width.sizing === 'fixed' ? undefined : number(ratio),
+  })
+  if (place.kind === 'root')
+    return { ...size, ...(width.sizing === 'stretch' ? { width: 'double.infinity' } : {}) }
+  if (place.kind === 'absolute') {
+    const isFilled = width.sizing === 'stretch' && height.sizing === 'stretch'
+    return {
+      ...size,
+      ...(isFilled
+        ? { left: '0', top: '0', right: '0', bottom: '0' }
+        : { ...anchor('left', 'right', place.x), ...anchor('top', 'bottom', place.y) }),
+      ...(place.isUnder ? { under: 'true' } : {}),
+      absolute: 'true',
+    }
+  }
+  const across = place.self ?? place.align
+  const isIn = (parent: 'row' | 'column' | 'grid'): boolean => place.parent === parent
+  const grows =
+    (isIn('row') && width.sizing === 'stretch') ||
+    (isIn('column') && height.sizing === 'stretch' && isHigh)
+  const isWords = node.type === 'text' && node.wraps && width.sizing === 'fit'
+  const differs =
+    place.parent !== 'grid' && place.self !== undefined && place.self !== place.align
+      ? place.self
+      : undefined
+  const fills: Slots =
+    (isIn('column') && width.sizing === 'stretch' && across !== 'stretch') ||
+    (isIn('grid') && width.sizing === 'stretch')
+      ? { width: 'double.infinity' }
+      : {}
+  const high: Slots =
+    isIn('row') && height.sizing === 'stretch' && across !== 'stretch'
+      ? { height: 'double.infinity' }
+      : {}
+  return {
+    ...size,
+    ...fills,
+    ...high,
+    ...pick({
+      grow: grows ? '1' : undefined,
+      flexible: isIn('row') && isWords ? 'true' : undefined,
+      margin: marginOf(style),
+      pushed: place.isPushed ? 'true' : undefined,
+      self:
+        differs !== undefined && differs !== 'stretch' && place.parent !== 'grid'
+          ? SELF[place.parent][differs]
+          : undefined,
+      span: isIn('grid') && place.columns > 1 ? String(place.columns) : undefined,
+      ...(differs === 'stretch'
+        ? { [isIn('column') ? 'width' : 'height']: 'double.infinity' }
+        : {}),
+    }),
+  }
+}
+
+const colorCode = (
+  theme: FlutterTheme,
+  token: string | undefined,
+  hex: string,
+  opacity = 1,
+): string =>
+  (opacity === 1 ? theme.find(token, 'color', (value) => value === hex) : undefined) ??
+  color(hex, opacity)
+
+const isSameShadow =
+  (style: UiStyle) =>
+  (value: unknown): boolean =>
+    JSON.stringify(value) === JSON.stringify(style.effects.filter((e) => e.kind === 'shadow'))
+
+/** What a box looks like: paint, border, corners, shadow, and what is done to the whole. */
+const paintSlots = (
+  theme: FlutterTheme,
+  node: UiNode,
+  address: (asset: string) => string,
+): Slots => {
+  const { style } = node
+  const { fills, corners, tokens, effects, opacity, rotationDeg, clip } = style
+  const top = fills.at(-1)
+  const solid = fills.find((fill) => fill.kind === 'solid')
+  const stroke = style.border
+  const isUniform = new Set(Object.values(corners)).size === 1
+  const radiusToken = isUniform
+    ? theme.find(tokens['radius'], 'radius', (value) => value === corners.topLeft)
+    : undefined
+  const blur = effects.find((effect) => effect.kind === 'blur')
+  const backdrop = effects.find((effect) => effect.kind === 'backdrop-blur')
+  const strokeColor = stroke && colorCode(theme, tokens['strokes.0.paint.color'], stroke.color)
+  return pick({
+    color:
+      solid?.kind === 'solid'
+        ? colorCode(
+            theme,
+            tokens[`fills.${String(fills.indexOf(solid))}.color`],
+            solid.color,
+            solid.opacity,
+          )
+        : undefined,
+    gradient: top && gradient(top),
+    image: top && picture(top, address),
+    border: stroke && border(stroke, strokeColor!),
+    radius: radius(corners, (px) => radiusToken ?? number(px)),
+    shadow:
+      node.type === 'text'
+        ? undefined
+        : (theme.find(tokens['effects'], 'shadow', isSameShadow(style)) ?? shadows(effects)),
+    opacity: opacity === 1 ? undefined : number(opacity),
+    rotate:
+      rotationDeg === 0
+        ? undefined
+        : String(Math.round(((rotationDeg * Math.PI) / 180) * 10000) / 10000),
+    clip: clip ? 'true' : undefined,
+    blur: blur && 'radius' in blur ? number(blur.radius) : undefined,
+    backdrop: backdrop && 'radius' in backdrop ? number(backdrop.radius) : undefined,
+  })
+}
+
+const lengthCode = (theme: FlutterTheme, style: UiStyle, field: string, px: number): string =>
+  theme.find(style.tokens[field], 'space', (value) => value === px) ?? number(px)
+
+const paddingOf = (theme: FlutterTheme, style: UiStyle, sides: Sides): string | undefined => {
+  const { top, right, bottom, left } = sides
+  const isSame = top === right && right === bottom && bottom === left
+  const write = (px: number): string => {
+    const fields = isSame
+      ? ['layout.padding']
+      : ['layout.padding.x', 'layout.padding.y', 'layout.padding.left', 'layout.padding.top']
+    const found = fields
+      .map((field) => theme.find(style.tokens[field], 'space', (value) => value === px))
+      .find((code) => code !== undefined)
+    return found ?? number(px)
+  }
+  return insets(sides, write)
+}
+
+/** Whether something in a row is as high as the row is, which is as high as its highest. */
+const isAsHighAsOthers = (node: UiNode): boolean =>
+  childrenInLayout(node).some(({ style: { place, height } }) => {
+    if (place.kind !== 'flow' || place.parent !== 'row') return false
+    const across = place.self ?? place.align
+    return height.sizing === 'stretch' || across === 'stretch'
+  })
+
+/** How a box arranges what is in it. */
+const arrangeSlots = (theme: FlutterTheme, node: UiNode, around: Surroundings): Slots => {
+  const { style } = node
+  const { arrange, width, height } = style
+  const holds = childrenInLayout(node).some((child) => child.style.place.kind === 'absolute')
+  const stack: Slots = holds ? { stack: 'true' } : {}
+  if (arrange.kind === 'contents') return { contents: 'true' }
+  if (arrange.kind === 'none') return stack
+  if (arrange.kind === 'free') return { ...stack, free: 'true' }
+  const sides = resolveSides(arrange.padding)
+  const common = pick({
+    padding: paddingOf(theme, style, sides),
+    contentMax: style.contentMax === undefined ? undefined : number(style.contentMax),
+    scrolls: style.scrolls ? 'true' : undefined,
+  })
+  if (arrange.kind === 'grid') {
+    return {
+      ...stack,
+      ...common,
+      ...pick({
+        columns: String(arrange.columns),
+        tracks: arrange.tracks?.map(number).join('/'),
+        spacing:
+          arrange.columnGap === 0
+            ? undefined
+            : lengthCode(theme, style, 'layout.columnGap', arrange.columnGap),
+        runSpacing:
+          arrange.rowGap === 0
+            ? undefined
+            : lengthCode(theme, style, 'layout.rowGap', arrange.rowGap),
+        cross: CROSS[arrange.align],
+      }),
+    }
+  }
+  const { gap, lineGap = gap, distribute, align, wrap } = arrange
+  const isRow = arrange.kind === 'row'
+  const isBetween = distribute === 'between'
+  const spacing = gap === 0 ? undefined : lengthCode(theme, style, 'layout.gap', gap)
+  const fitsMain = isRow
+    ? width.sizing === 'fit' && style.place.kind !== 'root'
+    : height.sizing === 'fit' && (around.isBounded || holds)
+  if (wrap) {
+    return {
+      ...stack,
+      ...common,
+      ...pick({
+        wrap: isRow ? 'Axis.horizontal' : 'Axis.vertical',
+        spacing,
+        runSpacing: lineGap === 0 ? undefined : lengthCode(theme, style, 'layout.gap', lineGap),
+        main: WRAP[distribute],
+        cross:
+          align === 'centre'
+            ? 'WrapCrossAlignment.center'
+            : align === 'end'
+              ? 'WrapCrossAlignment.end'
+              : undefined,
+      }),
+    }
+  }
+  const isKnownHeight = height.sizing === 'fixed' || around.isHigh
+  return {
+    ...stack,
+    ...common,
+    ...pick({
+      direction: isRow ? 'Axis.horizontal' : 'Axis.vertical',
+      spacing: isBetween && !spacing ? undefined : spacing,
+      main: MAIN[distribute],
+      cross: align === 'centre' ? undefined : CROSS[align],
+      baseline: align === 'baseline' ? 'TextBaseline.alphabetic' : undefined,
+      size: fitsMain ? 'MainAxisSize.min' : undefined,
+      intrinsic: isRow && isAsHighAsOthers(node) && !isKnownHeight ? 'true' : undefined,
+    }),
+  }
+}
+
+const ALIGN = {
+  start: undefined,
+  centre: 'TextAlign.center',
+  end: 'TextAlign.end',
+  justify: 'TextAlign.justify',
+} as const
+
+const DECORATION = {
+  none: undefined,
+  underline: 'TextDecoration.underline',
+  'line-through': 'TextDecoration.lineThrough',
+} as const
+
+/** How a text is set: by a token where the whole style agrees with it. */
+const typeSlots = (theme: FlutterTheme, style: TextStyle, tokens: UiStyle['tokens']): Slots => {
+  const { color: hex, decoration, ...type } = style
+  const token = theme.find(tokens['style'], 'type', (value) => {
+    const own = value as Omit<TextStyle, 'color'>
+    return (
+      own.size === type.size &&
+      own.lineHeight === type.lineHeight &&
+      own.letterSpacing === type.letterSpacing &&
+      own.weight === type.weight &&
+      own.family === type.family
+    )
+  })
+  return pick({
+    type: token ?? textStyle({ ...type, decoration }),
+    ink: colorCode(theme, tokens['style.color'], hex),
+    decoration: DECORATION[decoration],
+  })
+}
+
+const textSlots = (theme: FlutterTheme, node: UiText): Slots => ({
+  ...typeSlots(theme, node.textStyle, node.style.tokens),
+  ...pick({
+    align: ALIGN[node.align],
+    nowrap: node.wraps ? undefined : 'true',
+    case: node.textStyle.case === 'as-typed' ? undefined : node.textStyle.case,
+    padding: node.style.room && insets(node.style.room),
+  }),
+})
+
+const controlSlots = (theme: FlutterTheme, node: UiControl): Slots => ({
+  ...(node.textStyle ? typeSlots(theme, node.textStyle, node.textTokens) : NONE),
+  ...pick({
+    hint: node.hintColor && colorCode(theme, node.textTokens['style.color'], node.hintColor),
+    padding: insets(node.padding),
+  }),
+})
+
+/** How a run of letters differs from its text. */
+export const runSlots = (theme: FlutterTheme, style: Partial<TextStyle>): Slots =>
+  pick({
+    'run.family': style.family && `'${style.family.replace(/[^\p{L}\p{N} _.-]/gu, '')}'`,
+    'run.size': style.size === undefined ? undefined : number(style.size),
+    'run.weight': style.weight === undefined ? undefined : weight(style.weight),
+    'run.style':
+      style.italic === undefined
+        ? undefined
+        : style.italic
+          ? 'FontStyle.italic'
+          : 'FontStyle.normal',
+    'run.spacing': style.letterSpacing === undefined ? undefined : number(style.letterSpacing),
+    'run.ink': style.color && colorCode(theme, undefined, style.color),
+    'run.decoration':
+      style.decoration === undefined
+        ? undefined
+        : (DECORATION[style.decoration] ?? 'TextDecoration.none'),
+    case: style.case,
+  })
+
+/** Everything that is said of a node at one width; undefined where it is folded away. */
+export const slotsOf = (
+  theme: FlutterTheme,
+  node: UiNode,
+  around: Surroundings,
+  address: (asset: string) => string,
+): Slots => {
+  const own = {
+    ...placeSlots(node, around),
+    ...paintSlots(theme, node, address),
+    ...arrangeSlots(theme, node, around),
+  }
+  switch (node.type) {
+    case 'text':
+      return { ...own, ...textSlots(theme, node) }
+    case 'control':
+      return { ...own, ...controlSlots(theme, node) }
+    case 'image':
+      return {
+        ...own,
+        fit: `BoxFit.${node.fit}`,
+        ...(node.style.bleedPx === 0 ? {} : { bleed: number(node.style.bleedPx) }),
+      }
+    default:
+      return own
+  }
+}

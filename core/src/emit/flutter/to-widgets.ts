@@ -1,0 +1,584 @@
+import type { DataList } from '../shared/lists.js'
+import type { Looks } from '../shared/looks.js'
+import {
+  isClass,
+  isComponentTag,
+  type Attribute,
+  type MarkupElement,
+  type MarkupNode,
+} from '../shared/markup.js'
+import type { PartComponent, Prop } from '../shared/prop.js'
+import { affected, arranged, boxed, held, placed, type Said } from './boxes.js'
+import { control } from './controls.js'
+import { call, list, quoteDart, raw, type Dart } from './dart.js'
+import { className, dartName } from './names.js'
+import { readTokens, type SlotValue } from './tokens.js'
+import { dartOf, fromName, isEver, type ValueContext } from './values-of.js'
+
+/** What pressing something does, by the name of its handler. */
+export type Handlers = ReadonlyMap<string, Dart>
+
+export type WidgetContext = ValueContext & {
+  readonly looks: readonly Looks[]
+  readonly parts: ReadonlyMap<string, PartComponent>
+  /** The files of icons, by their tags. */
+  readonly icons: ReadonlyMap<string, string>
+  /** What the component is given, by name. */
+  readonly props: ReadonlyMap<string, Prop>
+  readonly handlers: Handlers
+  /** Panels that are shown over the page, by their ids: the component of each. */
+  readonly panels: ReadonlyMap<string, string>
+  /** Parts of the page that links lead to. */
+  readonly anchors: ReadonlySet<string>
+  /** Menus that are folded away, by their ids. */
+  readonly menus: ReadonlyMap<string, MarkupElement>
+  /** The words that name controls, by what the id of a control is made of. */
+  readonly labels: ReadonlyMap<string, MarkupNode>
+  /** Hears of the files of helpers that are needed. */
+  readonly helpers: Set<string>
+  readonly lists: readonly DataList[]
+  /** The form something stands in, by the name of its answers. */
+  readonly form?: string
+  /** Fields of things in lists that say whether something is so. */
+  readonly flags: ReadonlySet<string>
+  /** Components that are shown by what is pressed, and stand nowhere. */
+  readonly skipped: ReadonlySet<string>
+  /** What is at hand under a name of its own: `sighting.note` → `note`. */
+  readonly renamed: ReadonlyMap<string, string>
+}
+
+export const attributeOf = (element: MarkupElement, name: string): Attribute | undefined =>
+  element.attributes.find((one) => one.name === name)
+
+/** The words an attribute has, as Dart: a text in quotes, or code. */
+export const wordsOf = (
+  element: MarkupElement,
+  name: string,
+  context: WidgetContext,
+): string | undefined => {
+  const found = attributeOf(element, name)
+  if (found?.kind === 'text') return quoteDart(found.text)
+  return found?.kind === 'code' ? readCode(found.code, context) : undefined
+}
+
+export const textOf = (element: MarkupElement, name: string): string | undefined => {
+  const found = attributeOf(element, name)
+  return found?.kind === 'text' ? found.text : undefined
+}
+
+/** The names of Dart for what is given, or for a field of a thing in a list. */
+const fieldNames = (code: string): string =>
+  /^[a-z]\w*(\.\w+)?$/.test(code) && !/^(true|false|null)$/.test(code)
+    ? code.split('.').map(dartName).join('.')
+    : code
+
+/** What an id is: the same words, or the same code. */
+export const idOf = (attribute: Attribute): string =>
+  attribute.kind === 'text'
+    ? `'${attribute.text}'`
+    : attribute.kind === 'code'
+      ? attribute.code
+      : ''
+
+/** Code as the component has it: what was looked at before is at hand. */
+export const readCode = (code: string, { renamed }: WidgetContext): string =>
+  renamed.get(code) ?? fieldNames(code).replaceAll('!==', '!=').replaceAll('===', '==')
+
+const CASES: Readonly<Record<string, (text: string) => string>> = {
+  upper: (text) => text.toUpperCase(),
+  lower: (text) => text.toLowerCase(),
+  title: (text) => text.replace(/(^|\s)\p{L}/gu, (letter) => letter.toUpperCase()),
+}
+
+const sameOf = (value: SlotValue | undefined): string | undefined =>
+  value?.kind === 'same' ? value.code : undefined
+
+/** A text in the case it is set in. */
+const cased = (text: string, said: Said): string => {
+  const change = CASES[sameOf(said.get('case')) ?? '']
+  return change ? change(text) : text
+}
+
+const withInk = (code: string, more: Readonly<Record<string, Dart | undefined>>): Dart => {
+  const named = Object.fromEntries(Object.entries(more).filter(([, value]) => value !== undefined))
+  const isEmpty = Object.keys(named).length === 0
+  const whole = /^TextStyle\(([\s\S]*)\)$/.exec(code)
+  if (whole) {
+    const style = dartOf({ kind: 'same', code }, EMPTY) as Extract<Dart, { kind: 'call' }>
+    const own = call('TextStyle', named).args
+    return { ...style, args: [...style.args, ...own] }
+  }
+  return isEmpty ? raw(code) : call(`${code}.copyWith`, named)
+}
+
+const EMPTY: ValueContext = { widths: new Set(), choiceType: (prop) => prop }
+
+/** How letters look. */
+export const styleOf = (said: Said, context: ValueContext): Dart | undefined => {
+  const more = {
+    color: dartOf(said.get('ink'), context),
+    decoration: dartOf(said.get('decoration'), context, 'TextDecoration.none'),
+  }
+  return dartOf(said.get('type'), context, 'null', (code) => withInk(code, more))
+}
+
+const runStyle = (said: Said, context: ValueContext): Dart | undefined => {
+  const get = (slot: string): Dart | undefined => dartOf(said.get(slot), context)
+  const style = call('TextStyle', {
+    fontFamily: get('run.family'),
+    fontSize: get('run.size'),
+    fontWeight: get('run.weight'),
+    fontStyle: get('run.style'),
+    letterSpacing: get('run.spacing'),
+    color: get('run.ink'),
+    decoration: get('run.decoration'),
+  })
+  return style.args.length > 0 ? style : undefined
+}
+
+const saidOf = (element: MarkupElement, { looks }: WidgetContext): Said =>
+  readTokens(element.attributes.find(isClass), looks)
+
+const stringOf = (node: MarkupNode, said: Said, context: WidgetContext): string | undefined => {
+  if (node.kind === 'text') return quoteDart(cased(node.text, said))
+  if (node.kind !== 'expression') return undefined
+  const change = sameOf(said.get('case'))
+  const code = readCode(node.code, context)
+  return change === 'upper' ? `${code}.toUpperCase()` : code
+}
+
+const spanOf = (node: MarkupNode, said: Said, context: WidgetContext): Dart => {
+  const text = stringOf(node, said, context)
+  if (text !== undefined) return call('TextSpan', { text })
+  if (node.kind !== 'element') throw new Error(`No span is made of ${node.kind}`)
+  const own = saidOf(node, context)
+  if (node.tag === 'br') {
+    const shown = dartOf(own.get('shown'), context, 'true')
+    if (!shown) return call('TextSpan', { text: "'\\n'" })
+    // A line ends here at some widths only; at the others a space stands there.
+    return call('TextSpan', {
+      text: dartOf(own.get('shown'), context, "'\\n'", (code) =>
+        raw(code === 'true' ? "'\\n'" : "' '"),
+      ),
+    })
+  }
+  const [only, ...others] = node.children
+  const style = runStyle(own, context)
+  const inside = new Map([...said, ...own])
+  if (only && others.length === 0 && only.kind !== 'element') {
+    return call('TextSpan', { text: stringOf(only, inside, context), style })
+  }
+  return call('TextSpan', {
+    style,
+    children: list(node.children.map((child) => spanOf(child, inside, context))),
+  })
+}
+
+const isNowrap = (said: Said): boolean => isEver(said.get('nowrap'))
+
+const textWidget = (element: MarkupElement, said: Said, context: WidgetContext): Dart => {
+  const named = {
+    style: styleOf(said, context),
+    textAlign: dartOf(said.get('align'), context, 'TextAlign.start'),
+    softWrap: isNowrap(said)
+      ? dartOf(said.get('nowrap'), context, 'true', () => raw('false'))
+      : undefined,
+  }
+  const [only, ...others] = element.children
+  const lone = only && others.length === 0 ? stringOf(only, said, context) : undefined
+  if (element.children.length === 0) return call('Text', named, ["''"])
+  if (lone !== undefined) return call('Text', named, [lone])
+  const spans = element.children.map((child) => spanOf(child, said, context))
+  return call('Text.rich', named, [call('TextSpan', { children: list(spans) })])
+}
+
+const pictureWidget = (element: MarkupElement, said: Said, context: WidgetContext): Dart => {
+  const source = wordsOf(element, 'src', context) ?? "''"
+  const alt = wordsOf(element, 'alt', context)
+  const isSilent = alt === undefined || alt === "''"
+  const isDrawing = source.endsWith(".svg'")
+  const fit = dartOf(said.get('fit'), context)
+  if (isDrawing) {
+    return call(
+      'SvgPicture.asset',
+      {
+        ...sizeOf(said, context),
+        fit,
+        semanticsLabel: isSilent ? undefined : alt,
+        excludeFromSemantics: isSilent ? 'true' : undefined,
+      },
+      [source],
+    )
+  }
+  return call(
+    'Image.asset',
+    {
+      fit,
+      semanticLabel: isSilent ? undefined : alt,
+      excludeFromSemantics: isSilent ? 'true' : undefined,
+    },
+    [source],
+  )
+}
+
+/** The size of a drawing with its strokes, where they reach over its place. */
+const sizeOf = (said: Said, context: ValueContext): Readonly<Record<string, Dart | undefined>> =>
+  said.has('bleed')
+    ? { width: dartOf(said.get('width'), context), height: dartOf(said.get('height'), context) }
+    : {}
+
+/** A drawing whose strokes reach over its place: as large as it is, in the middle of the room it takes. */
+const bled = (picture: Dart, said: Said, context: WidgetContext): Dart => {
+  const bleed = said.get('bleed')
+  if (!bleed) return picture
+  const size = (slot: string): Dart | undefined =>
+    dartOf(said.get(slot), context, 'null', (code) => raw(code))
+  return call('OverflowBox', {
+    maxWidth: size('width'),
+    maxHeight: size('height'),
+    child: picture,
+  })
+}
+
+/** The room a drawing takes, without its strokes. */
+const withoutBleed = (said: Said): Said => {
+  const bleed = Number(sameOf(said.get('bleed')) ?? 0)
+  if (bleed === 0) return said
+  const less = (value: SlotValue | undefined): SlotValue | undefined =>
+    value?.kind === 'same' && /^[\d.]+$/.test(value.code)
+      ? { kind: 'same', code: String(Math.round((Number(value.code) - 2 * bleed) * 100) / 100) }
+      : value
+  const next = new Map(said)
+  for (const slot of ['width', 'height']) {
+    const value = less(said.get(slot))
+    if (value) next.set(slot, value)
+  }
+  return next
+}
+
+/** What pressing an element does. */
+const pressOf = (element: MarkupElement, context: WidgetContext): Dart | undefined => {
+  const to = attributeOf(element, 'to')
+  if (to) {
+    const where = wordsOf(element, 'to', context)!
+    return raw(`() => Navigator.pushNamed(context, ${where})`)
+  }
+  const href = attributeOf(element, 'href')
+  if (href?.kind === 'text' && href.text.startsWith('#') && href.text !== '#') {
+    context.helpers.add('scroll_to')
+    return raw(`() => scrollTo(${quoteDart(href.text.slice(1))})`)
+  }
+  if (href?.kind === 'text' && (href.text === '#' || href.text === '/')) return raw('() {}')
+  if (href) {
+    context.helpers.add('open_address')
+    return raw(`() => openAddress(${wordsOf(element, 'href', context)!})`)
+  }
+  const opens = textOf(element, 'popovertarget')
+  if (opens !== undefined) {
+    if (textOf(element, 'popovertargetaction') === 'hide')
+      return raw('() => Navigator.pop(context)')
+    const panel = context.panels.get(opens)
+    if (panel !== undefined) return showing(call(panel))
+    const menu = context.menus.get(opens)
+    if (menu) return showing(menuDialog(menu, context))
+  }
+  const click = attributeOf(element, 'on:click')
+  if (click?.kind !== 'code') {
+    return textOf(element, 'type') === 'submit' ? submitting(context) : undefined
+  }
+  if (click.code === 'closeDialog') return raw('() => Navigator.pop(context)')
+  if (click.code === 'countField') {
+    context.helpers.add('answers')
+    const [field, by] = [textOf(element, 'aria-controls'), textOf(element, 'data-step')]
+    const whose = context.form ?? 'Answers.maybeOf(context)?'
+    return raw(`() => ${whose}.count(${quoteDart(field ?? '')}, ${by ?? '1'})`)
+  }
+  return context.handlers.get(click.code) ?? raw('() {}')
+}
+
+const submitting = (context: WidgetContext): Dart => {
+  context.helpers.add('answers')
+  return raw(context.form ? `${context.form}.submit` : '() => Answers.maybeOf(context)?.submit()')
+}
+
+const showing = (panel: Dart): Dart => {
+  const builder: Dart = { kind: 'function', parameters: 'context', value: panel }
+  return {
+    kind: 'function',
+    parameters: '',
+    value: call('showDialog<void>', { context: 'context', builder }),
+  }
+}
+
+/** What a menu holds, over the page, at its top. */
+const menuDialog = (menu: MarkupElement, context: WidgetContext): Dart =>
+  call('Dialog', {
+    alignment: 'Alignment.topCenter',
+    child: call('Padding', {
+      padding: 'EdgeInsets.all(16)',
+      child: call('Column', {
+        mainAxisSize: 'MainAxisSize.min',
+        crossAxisAlignment: 'CrossAxisAlignment.start',
+        spacing: '12',
+        children: list(itemsOf(menu.children, context).flow),
+      }),
+    }),
+  })
+
+const level = (tag: string): number | undefined =>
+  /^h[1-6]$/.test(tag) ? Number(tag[1]) : undefined
+
+const PRESSED = new Set(['a', 'RouterLink', 'button'])
+
+/** What readers are told of an element beside its words. */
+const meant = (own: Dart, element: MarkupElement, context: WidgetContext): Dart => {
+  const { tag } = element
+  const heading = level(tag)
+  const label =
+    PRESSED.has(tag) || tag === 'nav' || attributeOf(element, 'role')
+      ? wordsOf(element, 'aria-label', context)
+      : undefined
+  const value = textOf(element, 'aria-valuenow')
+  const bound = (name: string): string | undefined => {
+    const found = attributeOf(element, name)
+    return found?.kind === 'code' ? readCode(found.code, context) : undefined
+  }
+  const named = {
+    header: heading === undefined ? undefined : 'true',
+    headingLevel: heading === undefined ? undefined : String(heading),
+    label,
+    value: value === undefined ? undefined : quoteDart(`${value} %`),
+    link: tag === 'a' || tag === 'RouterLink' ? 'true' : undefined,
+    button: tag === 'button' ? 'true' : undefined,
+    selected:
+      bound('aria-selected') ?? (textOf(element, 'aria-current') === 'page' ? 'true' : undefined),
+    expanded: bound('aria-expanded'),
+  }
+  const isSaid = Object.values(named).some((one) => one !== undefined)
+  return isSaid ? call('Semantics', { ...named, child: own }) : own
+}
+
+const pressable = (own: Dart, said: Said, element: MarkupElement, context: WidgetContext): Dart => {
+  if (!PRESSED.has(element.tag)) return own
+  const onTap = pressOf(element, context)
+  if (!onTap) return own
+  return call('InkWell', {
+    onTap,
+    borderRadius: dartOf(said.get('radius'), context, 'BorderRadius.zero'),
+    child: own,
+  })
+}
+
+/** The value of a component's prop, as Dart. */
+const propValue = (
+  one: Attribute,
+  prop: Prop | undefined,
+  part: PartComponent,
+  context: WidgetContext,
+): string => {
+  if (one.kind === 'code') return readCode(one.code, context)
+  if (one.kind !== 'text') return ''
+  if (prop?.kind === 'choice')
+    return `${context.choiceType(`${part.tag}.${prop.name}`)}.${one.text}`
+  return quoteDart(one.text)
+}
+
+const useOf = (element: MarkupElement, part: PartComponent, context: WidgetContext): Dart => {
+  const said = saidOf(element, context)
+  const named = Object.fromEntries(
+    element.attributes.flatMap((one): [string, string][] => {
+      if (isClass(one)) return []
+      if (one.kind === 'spread') {
+        const given = context.lists.find(({ item }) => item === one.code)
+        return (given?.fields ?? [])
+          .filter(({ name }) => name !== 'class')
+          .map(({ name }) => [dartName(name), `${one.code}.${dartName(name)}`])
+      }
+      const prop = part.props.find(({ name }) => name === one.name)
+      return [[dartName(one.name), propValue(one, prop, part, context)]]
+    }),
+  )
+  const own: Dart = { ...call(className(element.tag), named), layer: element.layer }
+  return placed(boxed(own, said, context)!, said, context)
+}
+
+/** The key by which a link, or a preview, finds what an element became. */
+const keyOf = (element: MarkupElement, { anchors }: WidgetContext): string | undefined => {
+  const layer = textOf(element, 'data-layer')
+  if (layer !== undefined) return `ValueKey(${quoteDart(layer)})`
+  const id = textOf(element, 'id')
+  return id !== undefined && anchors.has(id) ? `GlobalObjectKey(${quoteDart(id)})` : undefined
+}
+
+/** A widget that knows its layer, with the key it has to have. */
+export const marked = (own: Dart, element: MarkupElement, context: WidgetContext): Dart => {
+  if (own.kind !== 'call') return own
+  const key = keyOf(element, context)
+  const args = key === undefined ? own.args : [{ name: 'key', value: raw(key) }, ...own.args]
+  return { ...own, args, layer: element.layer }
+}
+
+const wholeOf = (element: MarkupElement, context: WidgetContext): Dart => {
+  const { tag } = element
+  const part = context.parts.get(tag)
+  if (part) return useOf(element, part, context)
+  const said = saidOf(element, context)
+  const finish = (inner: Dart | undefined, own: Said = said): Dart => {
+    const box = boxed(inner, own, context) ?? call('SizedBox.shrink')
+    const pressed = pressable(box, said, element, context)
+    const whole = meant(affected(pressed, said, context), element, context)
+    return placed(marked(whole, element, context), said, context)
+  }
+  const icon = context.icons.get(tag)
+  if (icon !== undefined) {
+    const drawing = call(
+      'SvgPicture.asset',
+      { ...sizeOf(said, context), excludeFromSemantics: 'true' },
+      [quoteDart(icon)],
+    )
+    return finish(bled(drawing, said, context), withoutBleed(said))
+  }
+  if (tag === 'img')
+    return finish(bled(pictureWidget(element, said, context), said, context), withoutBleed(said))
+  if (tag === 'input' || tag === 'select' || tag === 'textarea') {
+    return placed(control(element, said, context), said, context)
+  }
+  if (tag === 'FormMessages') {
+    context.helpers.add('answers')
+    return call('FormMessages', { answers: context.form })
+  }
+  if (isComponentTag(tag) && tag !== 'RouterLink') return call(className(tag))
+  if (element.content === 'text') return finish(textWidget(element, said, context))
+  const form = attributeOf(element, 'on:submit')
+  const answers = form?.kind === 'code' ? form.code.replace(/\.submit$/, '') : undefined
+  const within = answers === undefined ? context : { ...context, form: answers }
+  const { flow, under, above } = itemsOf(element.children, within)
+  const inside = held(arranged(flow, { under, above }, said, context), said, context)
+  const hidden = attributeOf(element, 'hidden')
+  const isShown = hidden?.kind === 'code' ? readCode(hidden.code, context) : undefined
+  const whole = finish(inside)
+  if (answers !== undefined) {
+    context.helpers.add('answers')
+    return call('AnswerForm', { answers, child: whole })
+  }
+  return isShown === undefined
+    ? whole
+    : call('Visibility', { visible: negate(isShown), child: whole })
+}
+
+/** `!isOpen` → `isOpen`, `a != b` → `a == b` */
+const negate = (code: string): string => {
+  if (code.startsWith('!')) return code.slice(1)
+  return code.includes(' != ') ? code.replace(' != ', ' == ') : `!(${code})`
+}
+
+/** The condition under which something is shown, by the width of the window. */
+const shownOf = (value: SlotValue, context: WidgetContext): string | undefined => {
+  if (value.kind !== 'stepped') return undefined
+  const shown = value.steps.map(({ fromPx, code }) => ({ fromPx, is: code !== 'false' }))
+  const parts: string[] = []
+  shown.forEach(({ fromPx, is }, i) => {
+    const next = shown[i + 1]
+    if (!is) return
+    if (fromPx > 0) context.widths.add(fromPx)
+    if (next) context.widths.add(next.fromPx)
+    const bounds = [
+      ...(fromPx > 0 ? [fromName(fromPx)] : []),
+      ...(next ? [`!${fromName(next.fromPx)}`] : []),
+    ]
+    parts.push(
+      bounds.length > 1 && shown.length > 2 ? `(${bounds.join(' && ')})` : bounds.join(' && '),
+    )
+  })
+  return parts.join(' || ')
+}
+
+/** What is known of the window where something is shown. */
+const knownFrom = (condition: string): Pick<ValueContext, 'atLeast' | 'below'> => {
+  const [, not, px] = /^(!?)from(\d+)$/.exec(condition) ?? []
+  if (px === undefined) return {}
+  return not === '!' ? { below: Number(px) } : { atLeast: Number(px) }
+}
+
+export type Items = {
+  readonly flow: readonly Dart[]
+  readonly under: readonly Dart[]
+  readonly above: readonly Dart[]
+}
+
+/** The name a given thing gets where it is looked at: `sighting.note` → `note`. */
+const shortName = (code: string): string => code.slice(code.lastIndexOf('.') + 1)
+
+const itemOf = (node: MarkupNode, context: WidgetContext): Dart => {
+  switch (node.kind) {
+    case 'element': {
+      const said = saidOf(node, context)
+      const shown = said.get('shown')
+      const condition = shown && shownOf(shown, context)
+      const item = wholeOf(node, condition ? { ...context, ...knownFrom(condition) } : context)
+      return condition ? { kind: 'when', head: `if (${condition})`, item } : item
+    }
+    case 'loop': {
+      const { list: name, item, template } = node
+      return {
+        kind: 'when',
+        head: `for (final ${item} in ${name})`,
+        item: itemOf(template, context),
+      }
+    }
+    case 'when': {
+      const { condition, content } = node
+      const prop = context.props.get(condition)
+      const isFlag = prop ? prop.kind === 'flag' : context.flags.has(condition)
+      if (isFlag) {
+        return {
+          kind: 'when',
+          head: `if (${readCode(condition, context)})`,
+          item: itemOf(content, context),
+        }
+      }
+      const name = shortName(condition)
+      const inside = { ...context, renamed: new Map([...context.renamed, [condition, name]]) }
+      return {
+        kind: 'when',
+        head: `if (${readCode(condition, context)} case final ${name}?)`,
+        item: itemOf(content, inside),
+      }
+    }
+    default:
+      throw new Error(`No widget is made of ${node.kind}`)
+  }
+}
+
+/** What stands in a box, in the flow and over or under it; what only groups is taken apart. */
+export const itemsOf = (nodes: readonly MarkupNode[], context: WidgetContext): Items => {
+  const items: { flow: Dart[]; under: Dart[]; above: Dart[] } = { flow: [], under: [], above: [] }
+  for (const node of nodes) {
+    if (node.kind === 'element' && context.skipped.has(node.tag)) continue
+    const said = node.kind === 'element' ? saidOf(node, context) : undefined
+    if (node.kind === 'element' && said?.has('contents') && !context.parts.has(node.tag)) {
+      const own = itemsOf(node.children, context)
+      items.flow.push(...own.flow)
+      items.under.push(...own.under)
+      items.above.push(...own.above)
+      continue
+    }
+    if (said?.has('pushed')) items.flow.push(call('Spacer'))
+    const item = itemOf(node, context)
+    if (!said?.has('absolute')) items.flow.push(item)
+    else if (said.has('under')) items.under.push(item)
+    else items.above.push(item)
+  }
+  return items
+}
+
+/** The widget that some markup is. */
+export const toWidget = (markup: MarkupElement, context: WidgetContext): Dart => {
+  const said = saidOf(markup, context)
+  if (said.has('contents')) {
+    const { flow, under, above } = itemsOf(markup.children, context)
+    return arranged(flow, { under, above }, said, context) ?? call('SizedBox.shrink')
+  }
+  const item = itemOf(markup, context)
+  return item.kind === 'when' ? item.item : item
+}

@@ -1,0 +1,91 @@
+import { parseDart, raw, type Dart } from './dart.js'
+import { dartName } from './names.js'
+import type { SlotValue } from './tokens.js'
+
+/** What the values of one component are written with. */
+export type ValueContext = {
+  /** Hears of the widths that something depends on. */
+  readonly widths: Set<number>
+  /** Where the code stands, the window is at least so wide, and less wide than that. */
+  readonly atLeast?: number
+  readonly below?: number
+  /** The type of a choice the component is given: `ButtonTone`. */
+  choiceType(prop: string): string
+}
+
+/** The name of what says whether the window is at least so wide. */
+export const fromName = (px: number): string => `from${String(Math.round(px))}`
+
+/** A value of a slot as Dart; `nothing` is what stands for none. */
+export const dartOf = (
+  value: SlotValue | undefined,
+  context: ValueContext,
+  nothing = 'null',
+  write: (code: string) => Dart = parseDart,
+): Dart | undefined => {
+  if (!value) return undefined
+  switch (value.kind) {
+    case 'same':
+      return write(value.code)
+    case 'stepped': {
+      const { atLeast = 0, below = Infinity } = context
+      const [first, ...others] = value.steps.filter(({ fromPx }, i, all) => {
+        const next = all[i + 1]
+        return fromPx < below && (!next || next.fromPx > atLeast)
+      })
+      if (others.length === 0 && first!.code === undefined) return undefined
+      return others.reduce<Dart>(
+        (otherwise, { fromPx, code }) => {
+          context.widths.add(fromPx)
+          const then = code === undefined ? raw(nothing) : write(code)
+          return { kind: 'choice', condition: fromName(fromPx), then, otherwise }
+        },
+        first!.code === undefined ? raw(nothing) : write(first!.code),
+      )
+    }
+    case 'chosen': {
+      const type = context.choiceType(value.prop)
+      const cases = value.options.map(
+        ([option, own]) =>
+          [`${type}.${option}`, dartOf(own, context, nothing, write) ?? raw(nothing)] as const,
+      )
+      const [one, other, ...more] = cases
+      if (one && other && more.length === 0) {
+        return {
+          kind: 'choice',
+          condition: `${dartName(value.prop)} == ${one[0]}`,
+          then: one[1],
+          otherwise: other[1],
+        }
+      }
+      return { kind: 'switch', of: dartName(value.prop), cases }
+    }
+  }
+}
+
+/** Whether it is something at any width, whatever is chosen. */
+export const isEver = (value: SlotValue | undefined, code?: string): boolean => {
+  if (!value) return false
+  switch (value.kind) {
+    case 'same':
+      return code === undefined || value.code === code
+    case 'stepped':
+      return value.steps.some(
+        (step) => step.code !== undefined && (code === undefined || step.code === code),
+      )
+    case 'chosen':
+      return value.options.some(([, own]) => isEver(own, code))
+  }
+}
+
+/** Whether there are widths or choices at which it is nothing. */
+export const isAtTimes = (value: SlotValue): boolean => {
+  switch (value.kind) {
+    case 'same':
+      return false
+    case 'stepped':
+      return value.steps.some(({ code }) => code === undefined)
+    case 'chosen':
+      return value.options.some(([, own]) => !own || isAtTimes(own))
+  }
+}
