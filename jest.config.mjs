@@ -34,4 +34,4 @@ const common = {
 
 const project = (name) => ({ ...common, displayName: name, rootDir: `<rootDir>/${name}` })
 
-export default { projects: ['core', 'fonts', 'server', 'web', 'cli', 'demo', 'docs'].map(project) }
+export default { projects: ['core', 'flutter-stand-in', 'fonts', 'server', 'web', 'cli', 'demo', 'docs'].map(project) }

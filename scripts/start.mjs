@@ -5,7 +5,7 @@ import { build, checkNode, install, ROOT } from './steps.mjs'
 
 checkNode()
 install()
-build(['core', 'fonts', 'server', 'web'])
+build(['core', 'flutter-stand-in', 'fonts', 'server', 'web'])
 
 const server = spawn(
   process.execPath,

@@ -90,10 +90,16 @@ const tsc = (folder) => [
 
 const BUILDS = [
   { name: 'core', needs: ['core'], result: 'core/dist/index.js', command: tsc('core') },
+  {
+    name: 'flutter-stand-in',
+    needs: ['flutter-stand-in'],
+    result: 'flutter-stand-in/dist/index.js',
+    command: tsc('flutter-stand-in'),
+  },
   { name: 'fonts', needs: ['core', 'fonts'], result: 'fonts/dist/index.js', command: tsc('fonts') },
   {
     name: 'server',
-    needs: ['core', 'fonts', 'server'],
+    needs: ['core', 'flutter-stand-in', 'fonts', 'server'],
     result: 'server/dist/main.js',
     command: tsc('server'),
   },

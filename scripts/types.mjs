@@ -5,6 +5,7 @@ import { run } from './steps.mjs'
 const PROJECTS = [
   'core/tsconfig.json',
   'core/tsconfig.test.json',
+  'flutter-stand-in',
   'fonts',
   'server',
   'web',

@@ -2,6 +2,7 @@ import { posix } from 'node:path'
 import { build, type Loader, type Plugin } from 'esbuild'
 import type { SourceFileDto } from './dto/bundle.dto'
 import { compileAngular, isAngular, linkAngular } from './angular-files'
+import { bundleFlutter, isFlutter } from './flutter-files'
 import { compileVue } from './vue-files'
 
 /** Where apps begin, whatever they are written in. */
@@ -64,15 +65,18 @@ const onlyGivenFiles = (files: ReadonlyMap<string, SourceFileDto>): Plugin => ({
 
 export type Bundle = { readonly script: string } | { readonly errors: readonly string[] }
 
-/** The files as the bundler takes them: a project of Angular is compiled as a whole before. */
-const compileFirst = async (
-  files: readonly SourceFileDto[],
-): Promise<readonly SourceFileDto[] | { readonly errors: readonly string[] }> => {
-  const texts = new Map(
+const textsOf = (files: readonly SourceFileDto[]): ReadonlyMap<string, string> =>
+  new Map(
     files.flatMap(({ path, content, encoding }) =>
       encoding === 'text' ? [[path, content] as const] : [],
     ),
   )
+
+/** The files as the bundler takes them: a project of Angular is compiled as a whole before. */
+const compileFirst = async (
+  files: readonly SourceFileDto[],
+): Promise<readonly SourceFileDto[] | { readonly errors: readonly string[] }> => {
+  const texts = textsOf(files)
   if (!isAngular(texts)) return files
   const compiled = await compileAngular(texts)
   if ('errors' in compiled) return compiled
@@ -84,6 +88,7 @@ const compileFirst = async (
 
 /** Bundles the generated code of an app into one script. Nothing of it is run here. */
 export const bundleApp = async (files: readonly SourceFileDto[]): Promise<Bundle> => {
+  if (isFlutter(textsOf(files))) return bundleFlutter(files)
   const compiled = await compileFirst(files)
   if ('errors' in compiled) return compiled
   const byPath = new Map(compiled.map((file) => [file.path, file]))

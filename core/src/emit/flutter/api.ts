@@ -32,20 +32,6 @@ const FLEX = {
   children: 'widgets',
 } as const
 
-const FIELD = {
-  controller: 'value',
-  enabled: 'bool',
-  decoration: 'value',
-  style: 'value',
-  keyboardType: 'value',
-  obscureText: 'bool',
-  maxLines: 'value',
-  textAlignVertical: 'value',
-  expands: 'bool',
-  validator: 'function',
-  initialValue: 'string',
-} as const
-
 export const FLUTTER: Readonly<Record<string, FlutterConstructor>> = {
   Align: widget({
     alignment: 'value',
@@ -56,14 +42,6 @@ export const FLUTTER: Readonly<Record<string, FlutterConstructor>> = {
   AspectRatio: widget({ aspectRatio: 'number', child: 'widget' }),
   BackdropFilter: widget({ filter: 'value', child: 'widget' }, [], false),
   Center: widget({ child: 'widget' }),
-  Checkbox: widget({
-    value: 'value',
-    onChanged: 'function',
-    activeColor: 'value',
-    semanticLabel: 'string',
-    materialTapTargetSize: 'value',
-    visualDensity: 'value',
-  }),
   ClipRRect: widget({ borderRadius: 'value', child: 'widget' }),
   Column: widget(FLEX),
   ConstrainedBox: widget({ constraints: 'value', child: 'widget' }, [], false),
@@ -90,25 +68,10 @@ export const FLUTTER: Readonly<Record<string, FlutterConstructor>> = {
     shape: 'value',
     child: 'widget',
   }),
-  DropdownButtonFormField: widget(
-    {
-      initialValue: 'value',
-      isExpanded: 'bool',
-      decoration: 'value',
-      style: 'value',
-      items: 'value',
-      onChanged: 'function',
-      validator: 'function',
-    },
-    [],
-    false,
-  ),
-  DropdownMenuItem: widget({ value: 'value', child: 'widget' }),
   ExcludeSemantics: widget({ child: 'widget' }),
   Expanded: widget({ flex: 'number', child: 'widget' }),
   Flex: widget({ ...FLEX, direction: 'value' }),
   Flexible: widget({ flex: 'number', fit: 'value', child: 'widget' }),
-  Form: widget({ child: 'widget' }),
   FractionallySizedBox: widget({
     alignment: 'value',
     widthFactor: 'number',
@@ -133,15 +96,6 @@ export const FLUTTER: Readonly<Record<string, FlutterConstructor>> = {
   LayoutBuilder: widget({ builder: 'function' }),
   Material: widget({ type: 'value', color: 'value', child: 'widget' }),
   Opacity: widget({ opacity: 'number', child: 'widget' }),
-  OverflowBox: widget({
-    maxWidth: 'number',
-    maxHeight: 'number',
-    minWidth: 'number',
-    minHeight: 'number',
-    alignment: 'value',
-    fit: 'value',
-    child: 'widget',
-  }),
   Padding: widget({ padding: 'value', child: 'widget' }),
   Positioned: widget({
     left: 'number',
@@ -153,8 +107,6 @@ export const FLUTTER: Readonly<Record<string, FlutterConstructor>> = {
     child: 'widget',
   }),
   'Positioned.fill': widget({ child: 'widget' }),
-  Radio: widget({ value: 'value', activeColor: 'value' }),
-  RadioGroup: widget({ groupValue: 'value', onChanged: 'function', child: 'widget' }, [], false),
   Row: widget(FLEX),
   Scaffold: widget({ backgroundColor: 'value', body: 'widget' }),
   Semantics: widget(
@@ -177,7 +129,6 @@ export const FLUTTER: Readonly<Record<string, FlutterConstructor>> = {
   SingleChildScrollView: widget({ scrollDirection: 'value', child: 'widget' }),
   SizedBox: widget({ width: 'number', height: 'number', child: 'widget' }),
   'SizedBox.shrink': widget({}),
-  Slider: widget({ value: 'number', onChanged: 'function' }),
   Spacer: widget({}),
   Stack: widget({ fit: 'value', clipBehavior: 'value', alignment: 'value', children: 'widgets' }),
   'SvgPicture.asset': widget(
@@ -190,7 +141,6 @@ export const FLUTTER: Readonly<Record<string, FlutterConstructor>> = {
     },
     ['string'],
   ),
-  Switch: widget({ value: 'bool', onChanged: 'function', activeTrackColor: 'value' }),
   Text: widget(
     {
       style: 'value',
@@ -204,7 +154,6 @@ export const FLUTTER: Readonly<Record<string, FlutterConstructor>> = {
   'Text.rich': widget({ style: 'value', textAlign: 'value', softWrap: 'bool', overflow: 'value' }, [
     'value',
   ]),
-  TextFormField: widget(FIELD, [], false),
   'Transform.rotate': widget({ angle: 'number', child: 'widget' }, [], false),
   'Transform.translate': widget({ offset: 'value', child: 'widget' }),
   Visibility: widget({ visible: 'bool', child: 'widget' }),
@@ -271,7 +220,6 @@ export const FLUTTER: Readonly<Record<string, FlutterConstructor>> = {
   }),
   LinearGradient: value({ begin: 'value', end: 'value', colors: 'value', stops: 'value' }),
   Offset: value({}, ['number', 'number']),
-  OutlineInputBorder: value({ borderRadius: 'value', borderSide: 'value' }),
   RadialGradient: value({ center: 'value', radius: 'number', colors: 'value', stops: 'value' }),
   'Radius.circular': value({}, ['number']),
   SweepGradient: value({

@@ -174,7 +174,8 @@ const positioned = (own: Dart, said: Said, context: ValueContext): Dart => {
 export const placed = (own: Dart, said: Said, context: ValueContext): Dart => {
   if (said.has('absolute')) return positioned(own, said, context)
   const self = said.get('self')
-  let whole = own
+  const over = insetsOf(said, 'over', context)
+  let whole: Dart = over ? call('Bleed', { insets: over, child: own }) : own
   if (self) {
     const alignment = dartOf(self, context)
     whole = call(isAtTimes(self) ? 'Container' : 'Align', { alignment, child: whole })
@@ -261,7 +262,8 @@ const flowOf = (children: readonly Dart[], said: Said, context: ValueContext): D
     spacing: get('spacing', '0'),
     children: list(children),
   })
-  return isEver(said.get('intrinsic')) ? call('IntrinsicHeight', { child: flex }) : flex
+  const wide = said.has('intrinsicWidth') ? call('IntrinsicWidth', { child: flex }) : flex
+  return isEver(said.get('intrinsic')) ? call('IntrinsicHeight', { child: wide }) : wide
 }
 
 /** Content that is held to a width in the middle, or reached by scrolling sideways. */

@@ -70,7 +70,7 @@ export const flutter: Target = {
     const forms = new Map<string, UiForm>()
     const unitOptions: UnitOptions = { project, plan, styling, marks, forms, spelling }
     const { units, parts } = buildUnits(unitOptions)
-    const shared = new Set<string>(['columns'])
+    const shared = new Set<string>()
     const options: FlutterOptions = {
       ...unitOptions,
       shared,
@@ -84,7 +84,8 @@ export const flutter: Target = {
     const written = components
       .map(({ content }) => (content.kind === 'text' ? content.text : ''))
       .join('\n')
-    if (!/\bColumns\(/.test(written)) shared.delete('columns')
+    if (/\bColumns\(/.test(written)) shared.add('columns')
+    if (/\bBleed\(/.test(written)) shared.add('bleed')
     if (forms.size > 0) shared.add('answers')
     const behaviour = [
       ...writeHelpers(shared),

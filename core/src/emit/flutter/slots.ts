@@ -20,6 +20,11 @@ export type Surroundings = {
   readonly isHigh: boolean
   /** There is an end to the room above and below it. */
   readonly isBounded: boolean
+  /** There is an end to the room beside it, and to the room in what holds it. */
+  readonly hasEnd: boolean
+  readonly isHeld: boolean
+  /** Something beside it is pushed to the end: what room is left is between them. */
+  readonly isBesidePushed: boolean
 }
 
 const NONE: Slots = {}
@@ -45,10 +50,10 @@ const WRAP = {
 } as const
 const SELF = {
   row: {
-    start: 'Alignment.topCenter',
-    centre: 'Alignment.center',
-    end: 'Alignment.bottomCenter',
-    baseline: 'Alignment.topCenter',
+    start: 'Alignment.topLeft',
+    centre: 'Alignment.centerLeft',
+    end: 'Alignment.bottomLeft',
+    baseline: 'Alignment.topLeft',
   },
   column: {
     start: 'Alignment.centerLeft',
@@ -63,19 +68,24 @@ const pick = (slots: Readonly<Record<string, string | undefined>>): Slots =>
     Object.entries(slots).filter((one): one is [string, string] => one[1] !== undefined),
   )
 
-const atLeast = (px: number): number => Math.max(0, px)
-
-/** A box may not reach over its neighbours, so that margins end at nothing. */
-const marginOf = ({ place }: UiStyle): string | undefined => {
+/** Margins, with a stroke that reaches over the box taken off on every side: what is less than nothing reaches over others. */
+const marginsOf = ({ place, bleedPx }: UiStyle): Sides | undefined => {
   if (place.kind !== 'flow') return undefined
   const { top, right, bottom, left } = place.margin
-  return insets({
-    top: atLeast(top),
-    right: atLeast(right),
-    bottom: atLeast(bottom),
-    left: place.isPushed ? 0 : atLeast(left),
-  })
+  return {
+    top: top - bleedPx,
+    right: right - bleedPx,
+    bottom: bottom - bleedPx,
+    left: (place.isPushed ? 0 : left) - bleedPx,
+  }
 }
+
+const eachSide = (sides: Sides, change: (px: number) => number): Sides => ({
+  top: change(sides.top),
+  right: change(sides.right),
+  bottom: change(sides.bottom),
+  left: change(sides.left),
+})
 
 const anchor = (start: 'left' | 'top', end: 'right' | 'bottom', own: Anchor): Slots => {
   const axis = start === 'left' ? 'x' : 'y'
@@ -95,6 +105,10 @@ const anchor = (start: 'left' | 'top', end: 'right' | 'bottom', own: Anchor): Sl
   }
 }
 
+/** Whether a box shares out the room of the row it stands in. */
+const isGrowing = ({ place, width }: UiStyle): boolean =>
+  place.kind === 'flow' && place.parent === 'row' && width.sizing === 'stretch'
+
 /** The height a box is drawn with, or that its width and its proportions give it. */
 const heightFor = ({ width, height, ratio }: UiStyle): number =>
   ratio !== undefined && width.sizing === 'fixed' && height.sizing !== 'fixed'
@@ -102,14 +116,18 @@ const heightFor = ({ width, height, ratio }: UiStyle): number =>
     : height.px
 
 /** Where a node stands in its parent, and how much room it takes there. */
-const placeSlots = (node: UiNode, { isHigh }: Surroundings): Slots => {
+const placeSlots = (
+  node: UiNode,
+  { isHigh, hasEnd, isHeld, isBesidePushed }: Surroundings,
+): Slots => {
   const { style } = node
   const { place, width, height, limits, ratio } = style
   const size = pick({
     width: width.sizing === 'fixed' ? number(width.px) : undefined,
     height: height.sizing === 'fixed' || ratio !== undefined ? number(heightFor(style)) : undefined,
     minWidth: limits.minWidth === undefined ? undefined : number(limits.minWidth),
-    maxWidth: limits.maxWidth === undefined ? undefined : number(limits.maxWidth),
+    maxWidth:
+      limits.maxWidth === undefined || isGrowing(style) ? undefined : number(limits.maxWidth),
     minHeight: limits.minHeight === undefined ? undefined : number(limits.minHeight),
     maxHeight: limits.maxHeight === undefined ? undefined : number(limits.maxHeight),
     // A width that is known tells the height.
@@ -129,18 +147,30 @@ const placeSlots = (node: UiNode, { isHigh }: Surroundings): Slots => {
     }
   }
   const across = place.self ?? place.align
+  const margins = marginsOf(style)
   const isIn = (parent: 'row' | 'column' | 'grid'): boolean => place.parent === parent
   const grows =
-    (isIn('row') && width.sizing === 'stretch') ||
+    (isIn('row') && width.sizing === 'stretch' && hasEnd) ||
     (isIn('column') && height.sizing === 'stretch' && isHigh)
+  // What grows up to a width is so wide where there is room for it, and stands as it would beside others.
+  const most = grows && isIn('row') ? limits.maxWidth : undefined
+  const isKept = most !== undefined && isBesidePushed
+  const limited: Slots =
+    most === undefined
+      ? {}
+      : {
+          width: number(most),
+          ...(isKept ? {} : { self: SELF.row[across === 'stretch' ? 'start' : across] }),
+        }
   const isWords = node.type === 'text' && node.wraps && width.sizing === 'fit'
   const differs =
     place.parent !== 'grid' && place.self !== undefined && place.self !== place.align
       ? place.self
       : undefined
   const fills: Slots =
-    (isIn('column') && width.sizing === 'stretch' && across !== 'stretch') ||
-    (isIn('grid') && width.sizing === 'stretch')
+    hasEnd &&
+    width.sizing === 'stretch' &&
+    ((isIn('column') && across !== 'stretch') || isIn('grid'))
       ? { width: 'double.infinity' }
       : {}
   const high: Slots =
@@ -151,17 +181,19 @@ const placeSlots = (node: UiNode, { isHigh }: Surroundings): Slots => {
     ...size,
     ...fills,
     ...high,
+    ...limited,
     ...pick({
-      grow: grows ? '1' : undefined,
-      flexible: isIn('row') && isWords ? 'true' : undefined,
-      margin: marginOf(style),
+      grow: grows && !isKept ? '1' : undefined,
+      flexible: isIn('row') && isWords && isHeld ? 'true' : undefined,
+      margin: margins && insets(eachSide(margins, (px) => Math.max(0, px))),
+      over: margins && insets(eachSide(margins, (px) => Math.max(0, -px))),
       pushed: place.isPushed ? 'true' : undefined,
       self:
         differs !== undefined && differs !== 'stretch' && place.parent !== 'grid'
           ? SELF[place.parent][differs]
           : undefined,
       span: isIn('grid') && place.columns > 1 ? String(place.columns) : undefined,
-      ...(differs === 'stretch'
+      ...(differs === 'stretch' && (hasEnd || !isIn('column'))
         ? { [isIn('column') ? 'width' : 'height']: 'double.infinity' }
         : {}),
     }),
@@ -248,12 +280,17 @@ const paddingOf = (theme: FlutterTheme, style: UiStyle, sides: Sides): string | 
 }
 
 /** Whether something in a row is as high as the row is, which is as high as its highest. */
-const isAsHighAsOthers = (node: UiNode): boolean =>
-  childrenInLayout(node).some(({ style: { place, height } }) => {
-    if (place.kind !== 'flow' || place.parent !== 'row') return false
-    const across = place.self ?? place.align
-    return height.sizing === 'stretch' || across === 'stretch'
-  })
+export const isAsHighAsRow = ({ style: { place, height } }: UiNode): boolean =>
+  place.kind === 'flow' &&
+  place.parent === 'row' &&
+  (height.sizing === 'stretch' || (place.self ?? place.align) === 'stretch')
+
+/** Whether what holds a box tells it how wide it is. */
+const isGivenWidth = ({ place }: UiStyle): boolean =>
+  place.kind === 'root' ||
+  (place.kind === 'flow' &&
+    place.parent !== 'row' &&
+    (place.parent === 'grid' || (place.self ?? place.align) === 'stretch'))
 
 /** How a box arranges what is in it. */
 const arrangeSlots = (theme: FlutterTheme, node: UiNode, around: Surroundings): Slots => {
@@ -314,6 +351,11 @@ const arrangeSlots = (theme: FlutterTheme, node: UiNode, around: Surroundings): 
       }),
     }
   }
+  // A column that is as wide as its content has no other width to stretch things to.
+  const isFree = width.sizing === 'fit' && !isGivenWidth(style)
+  const isFit = !isRow && align === 'stretch' && (isFree || !around.hasEnd)
+  const isSimple = node.steps !== undefined || childrenInLayout(node).length < 2
+  const across = isFit && isSimple ? 'start' : align
   const isKnownHeight = height.sizing === 'fixed' || around.isHigh
   return {
     ...stack,
@@ -321,11 +363,15 @@ const arrangeSlots = (theme: FlutterTheme, node: UiNode, around: Surroundings): 
     ...pick({
       direction: isRow ? 'Axis.horizontal' : 'Axis.vertical',
       spacing: isBetween && !spacing ? undefined : spacing,
+      // What is a column here and a grid at other widths is a grid of one column.
+      runSpacing: isRow ? undefined : spacing,
       main: MAIN[distribute],
-      cross: align === 'centre' ? undefined : CROSS[align],
+      cross: across === 'centre' ? undefined : CROSS[across],
+      intrinsicWidth: isFit && !isSimple ? 'true' : undefined,
       baseline: align === 'baseline' ? 'TextBaseline.alphabetic' : undefined,
       size: fitsMain ? 'MainAxisSize.min' : undefined,
-      intrinsic: isRow && isAsHighAsOthers(node) && !isKnownHeight ? 'true' : undefined,
+      intrinsic:
+        isRow && !isKnownHeight && childrenInLayout(node).some(isAsHighAsRow) ? 'true' : undefined,
     }),
   }
 }
@@ -420,11 +466,7 @@ export const slotsOf = (
     case 'control':
       return { ...own, ...controlSlots(theme, node) }
     case 'image':
-      return {
-        ...own,
-        fit: `BoxFit.${node.fit}`,
-        ...(node.style.bleedPx === 0 ? {} : { bleed: number(node.style.bleedPx) }),
-      }
+      return { ...own, fit: `BoxFit.${node.fit}` }
     default:
       return own
   }

@@ -1,54 +1,22 @@
 import { childrenInLayout, rootsOf, type UiNode } from '../../ui/nodes.js'
+import type { Sizing } from '../../design/layout.js'
 import type { UiProject } from '../../ui/index.js'
 import type { Styling } from '../styling/styling.js'
 import { colorWord } from '../shared/color-word.js'
-import { runSlots, slotsOf, type Slots, type Surroundings } from './slots.js'
+import { isAsHighAsRow, runSlots, slotsOf, type Slots, type Surroundings } from './slots.js'
 import type { FlutterTheme } from './theme.js'
 import { toTokens } from './tokens.js'
 
 /** What says where a thing stands in its container and how much room it takes there. */
 const PLACING =
-  /^(?:grow|flexible|width|height|minWidth|maxWidth|minHeight|maxHeight|margin|pushed|self|span|left|top|right|bottom|hold-[xy]|centre-[xy]|scale-[xy]|under|absolute|shown|ratio)(?:@\d+)?=/
+  /^(?:grow|flexible|width|height|minWidth|maxWidth|minHeight|maxHeight|margin|over|pushed|self|span|left|top|right|bottom|hold-[xy]|centre-[xy]|scale-[xy]|under|absolute|shown|ratio)(?:@\d+)?=/
 
-const FREE: Surroundings = { isHigh: false, isBounded: false }
-
-/** What is known around every node of a project, from the outside in: at each width for itself. */
-const findSurroundings = (roots: readonly UiNode[]): ReadonlyMap<UiNode, Surroundings> => {
-  const found = new Map<UiNode, Surroundings>()
-  const inside = (node: UiNode, around: Surroundings): Surroundings => {
-    const { place, height, limits } = node.style
-    const isFixed = height.sizing === 'fixed' || limits.maxHeight !== undefined
-    const isRoot = place.kind === 'root' && height.sizing === 'stretch'
-    const isStretched =
-      place.kind === 'flow' &&
-      height.sizing === 'stretch' &&
-      (place.parent === 'row' ? around.isBounded : around.isHigh)
-    const isHigh = height.sizing === 'fixed' || isRoot || isStretched
-    return { isHigh, isBounded: isHigh || isFixed || around.isBounded }
-  }
-  const look = (node: UiNode, around: Surroundings): void => {
-    const own = inside(node, around)
-    found.set(node, own)
-    for (const step of node.steps ?? []) {
-      if (step.node) found.set(step.node, inside({ ...node, ...step.node } as UiNode, around))
-    }
-    if (!('children' in node)) return
-    const arrangements = [node, ...(node.steps ?? []).flatMap((step) => step.node ?? [])].map(
-      ({ style }) => style.arrange.kind,
-    )
-    const isColumn = arrangements.every((kind) => kind === 'column')
-    for (const child of childrenInLayout(node)) {
-      const { place, height } = child.style
-      const isTall = place.kind === 'flow' && place.parent === 'row' && height.sizing === 'stretch'
-      // In a column there is no end to the room but for what shares it out.
-      const isBounded = isColumn
-        ? own.isHigh && height.sizing === 'stretch'
-        : own.isBounded || isTall
-      look(child, { ...own, isBounded })
-    }
-  }
-  for (const root of roots) look(root, FREE)
-  return found
+const FREE: Surroundings = {
+  isHigh: false,
+  isBounded: false,
+  hasEnd: true,
+  isHeld: true,
+  isBesidePushed: false,
 }
 
 /** A node at a width, as it was at the last step before. */
@@ -56,6 +24,91 @@ const atWidth = (node: UiNode, width: number): readonly UiNode[] => {
   if (!node.steps) return [node]
   const step = [...node.steps].reverse().find(({ fromPx }) => fromPx <= width)
   return step?.node ? [step.node] : []
+}
+
+/** What is known around a node at a width of the window. */
+type Around = (width: number) => Surroundings
+
+/** What is known of a node at one width, from what is known of what holds it. */
+const surround = (node: UiNode, around: Surroundings): Surroundings => {
+  const { place, width, height, limits } = node.style
+  const isFixed = height.sizing === 'fixed' || limits.maxHeight !== undefined
+  const isRoot = place.kind === 'root' && height.sizing === 'stretch'
+  const isStretched =
+    place.kind === 'flow' &&
+    height.sizing === 'stretch' &&
+    (place.parent === 'row' ? around.isBounded : around.isHigh)
+  const isHigh = height.sizing === 'fixed' || isRoot || isStretched
+  return {
+    isHigh,
+    isBounded: isHigh || isFixed || around.isBounded,
+    isHeld: around.hasEnd,
+    isBesidePushed: around.isBesidePushed,
+    hasEnd: width.sizing === 'fixed' || limits.maxWidth !== undefined || endsWith(node, around),
+  }
+}
+
+/** Whether there is an end to the room above and below what stands in a box. */
+const isEnded = (
+  { style: { arrange } }: UiNode,
+  node: UiNode,
+  width: number,
+  own: Surroundings,
+  sizing: Sizing,
+): boolean => {
+  // In a column there is no end to the room but for what shares it out.
+  if (arrange.kind === 'column') return own.isHigh && sizing === 'stretch'
+  if (arrange.kind === 'grid') return true
+  if (arrange.kind !== 'row') return own.isBounded
+  // A row that is as high as its highest tells the others how high that is.
+  const others = childrenInLayout(node).flatMap((child) => atWidth(child, width))
+  return own.isBounded || others.some(isAsHighAsRow)
+}
+
+/** Whether something in a box is pushed to its end. */
+const isPushing = (node: UiNode, width: number): boolean =>
+  childrenInLayout(node)
+    .flatMap((child) => atWidth(child, width))
+    .some(({ style: { place } }) => place.kind === 'flow' && place.isPushed)
+
+/** Whether what holds a node ends the room beside it: in a row only for what shares out the room. */
+const endsWith = ({ style: { place, width } }: UiNode, { hasEnd }: Surroundings): boolean => {
+  if (place.kind === 'root') return true
+  if (place.kind === 'absolute') {
+    return (
+      hasEnd && (place.x.edge === 'both' || place.x.edge === 'scale' || width.sizing === 'stretch')
+    )
+  }
+  return hasEnd && (place.parent !== 'row' || width.sizing === 'stretch')
+}
+
+/** What is known around every node of a project, from the outside in: at each width for itself. */
+const findSurroundings = (roots: readonly UiNode[]): ReadonlyMap<UiNode, Surroundings> => {
+  const found = new Map<UiNode, Surroundings>()
+  const look = (node: UiNode, around: Around): void => {
+    const known = new Map<number, Surroundings>()
+    const ownAt: Around = (px) => {
+      const own = known.get(px) ?? surround(atWidth(node, px)[0] ?? node, around(px))
+      known.set(px, own)
+      return own
+    }
+    found.set(node, ownAt(Infinity))
+    for (const { fromPx, node: own } of node.steps ?? []) if (own) found.set(own, ownAt(fromPx))
+    for (const child of childrenInLayout(node)) {
+      look(child, (px) => {
+        const own = ownAt(px)
+        const holder = atWidth(node, px)[0] ?? node
+        const { height } = (atWidth(child, px)[0] ?? child).style
+        return {
+          ...own,
+          isBounded: isEnded(holder, node, px, own, height.sizing),
+          isBesidePushed: isPushing(node, px),
+        }
+      })
+    }
+  }
+  for (const root of roots) look(root, () => FREE)
+  return found
 }
 
 /** The look of a node at one width, with what is in it at that width. */

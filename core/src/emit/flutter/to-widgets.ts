@@ -202,7 +202,6 @@ const pictureWidget = (element: MarkupElement, said: Said, context: WidgetContex
     return call(
       'SvgPicture.asset',
       {
-        ...sizeOf(said, context),
         fit,
         semanticsLabel: isSilent ? undefined : alt,
         excludeFromSemantics: isSilent ? 'true' : undefined,
@@ -221,39 +220,10 @@ const pictureWidget = (element: MarkupElement, said: Said, context: WidgetContex
   )
 }
 
-/** The size of a drawing with its strokes, where they reach over its place. */
-const sizeOf = (said: Said, context: ValueContext): Readonly<Record<string, Dart | undefined>> =>
-  said.has('bleed')
-    ? { width: dartOf(said.get('width'), context), height: dartOf(said.get('height'), context) }
-    : {}
-
-/** A drawing whose strokes reach over its place: as large as it is, in the middle of the room it takes. */
-const bled = (picture: Dart, said: Said, context: WidgetContext): Dart => {
-  const bleed = said.get('bleed')
-  if (!bleed) return picture
-  const size = (slot: string): Dart | undefined =>
-    dartOf(said.get(slot), context, 'null', (code) => raw(code))
-  return call('OverflowBox', {
-    maxWidth: size('width'),
-    maxHeight: size('height'),
-    child: picture,
-  })
-}
-
-/** The room a drawing takes, without its strokes. */
-const withoutBleed = (said: Said): Said => {
-  const bleed = Number(sameOf(said.get('bleed')) ?? 0)
-  if (bleed === 0) return said
-  const less = (value: SlotValue | undefined): SlotValue | undefined =>
-    value?.kind === 'same' && /^[\d.]+$/.test(value.code)
-      ? { kind: 'same', code: String(Math.round((Number(value.code) - 2 * bleed) * 100) / 100) }
-      : value
-  const next = new Map(said)
-  for (const slot of ['width', 'height']) {
-    const value = less(said.get(slot))
-    if (value) next.set(slot, value)
-  }
-  return next
+/** A picture with round corners is cut off at them. */
+const rounded = (picture: Dart, said: Said, context: ValueContext): Dart => {
+  const borderRadius = dartOf(said.get('radius'), context, 'BorderRadius.zero')
+  return borderRadius ? call('ClipRRect', { borderRadius, child: picture }) : picture
 }
 
 /** What pressing an element does. */
@@ -423,23 +393,21 @@ const wholeOf = (element: MarkupElement, context: WidgetContext): Dart => {
   const part = context.parts.get(tag)
   if (part) return useOf(element, part, context)
   const said = saidOf(element, context)
-  const finish = (inner: Dart | undefined, own: Said = said): Dart => {
-    const box = boxed(inner, own, context) ?? call('SizedBox.shrink')
+  const finish = (inner: Dart | undefined): Dart => {
+    const box = boxed(inner, said, context) ?? call('SizedBox.shrink')
     const pressed = pressable(box, said, element, context)
     const whole = meant(affected(pressed, said, context), element, context)
     return placed(marked(whole, element, context), said, context)
   }
   const icon = context.icons.get(tag)
   if (icon !== undefined) {
-    const drawing = call(
-      'SvgPicture.asset',
-      { ...sizeOf(said, context), excludeFromSemantics: 'true' },
-      [quoteDart(icon)],
-    )
-    return finish(bled(drawing, said, context), withoutBleed(said))
+    const drawing = call('SvgPicture.asset', { excludeFromSemantics: 'true' }, [quoteDart(icon)])
+    return finish(drawing)
   }
-  if (tag === 'img')
-    return finish(bled(pictureWidget(element, said, context), said, context), withoutBleed(said))
+  if (tag === 'img') {
+    const picture = rounded(pictureWidget(element, said, context), said, context)
+    return finish(picture)
+  }
   if (tag === 'input' || tag === 'select' || tag === 'textarea') {
     return placed(control(element, said, context), said, context)
   }
@@ -472,25 +440,34 @@ const negate = (code: string): string => {
   return code.includes(' != ') ? code.replace(' != ', ' == ') : `!(${code})`
 }
 
-/** The condition under which something is shown, by the width of the window. */
-const shownOf = (value: SlotValue, context: WidgetContext): string | undefined => {
+/** The condition under which something is so, by the width of the window; undefined where it always is. */
+const conditionOf = (
+  value: SlotValue,
+  context: WidgetContext,
+  isSo: (code: string | undefined) => boolean,
+): string | undefined => {
   if (value.kind !== 'stepped') return undefined
-  const shown = value.steps.map(({ fromPx, code }) => ({ fromPx, is: code !== 'false' }))
-  const parts: string[] = []
-  shown.forEach(({ fromPx, is }, i) => {
-    const next = shown[i + 1]
-    if (!is) return
+  const steps = value.steps.map(({ fromPx, code }) => ({ fromPx, is: isSo(code) }))
+  const parts = steps.flatMap(({ fromPx, is }, i) => {
+    if (!is) return []
+    const next = steps.slice(i + 1).find((step) => !step.is)
+    // What was so one step before is said already.
+    if (steps[i - 1]?.is) return []
     if (fromPx > 0) context.widths.add(fromPx)
     if (next) context.widths.add(next.fromPx)
     const bounds = [
       ...(fromPx > 0 ? [fromName(fromPx)] : []),
       ...(next ? [`!${fromName(next.fromPx)}`] : []),
     ]
-    parts.push(
-      bounds.length > 1 && shown.length > 2 ? `(${bounds.join(' && ')})` : bounds.join(' && '),
-    )
+    return [bounds]
   })
-  return parts.join(' || ')
+  if (parts.some((bounds) => bounds.length === 0)) return undefined
+  const isSeveral = parts.length > 1
+  return parts
+    .map((bounds) =>
+      isSeveral && bounds.length > 1 ? `(${bounds.join(' && ')})` : bounds.join(' && '),
+    )
+    .join(' || ')
 }
 
 /** What is known of the window where something is shown. */
@@ -514,7 +491,7 @@ const itemOf = (node: MarkupNode, context: WidgetContext): Dart => {
     case 'element': {
       const said = saidOf(node, context)
       const shown = said.get('shown')
-      const condition = shown && shownOf(shown, context)
+      const condition = shown && conditionOf(shown, context, (code) => code !== 'false')
       const item = wholeOf(node, condition ? { ...context, ...knownFrom(condition) } : context)
       return condition ? { kind: 'when', head: `if (${condition})`, item } : item
     }
@@ -550,6 +527,13 @@ const itemOf = (node: MarkupNode, context: WidgetContext): Dart => {
   }
 }
 
+/** Takes the free room before something, at the widths at which it is pushed to the end. */
+const spacer = (pushed: SlotValue, context: WidgetContext): Dart => {
+  const condition = conditionOf(pushed, context, (code) => code === 'true')
+  const item = call('Spacer')
+  return condition ? { kind: 'when', head: `if (${condition})`, item } : item
+}
+
 /** What stands in a box, in the flow and over or under it; what only groups is taken apart. */
 export const itemsOf = (nodes: readonly MarkupNode[], context: WidgetContext): Items => {
   const items: { flow: Dart[]; under: Dart[]; above: Dart[] } = { flow: [], under: [], above: [] }
@@ -563,7 +547,8 @@ export const itemsOf = (nodes: readonly MarkupNode[], context: WidgetContext): I
       items.above.push(...own.above)
       continue
     }
-    if (said?.has('pushed')) items.flow.push(call('Spacer'))
+    const pushed = said?.get('pushed')
+    if (pushed) items.flow.push(spacer(pushed, context))
     const item = itemOf(node, context)
     if (!said?.has('absolute')) items.flow.push(item)
     else if (said.has('under')) items.under.push(item)

@@ -14,7 +14,7 @@ export class SourceFileDto {
   @ApiProperty({ example: 'src/App.tsx' })
   @IsString()
   @MaxLength(300)
-  @Matches(/^src\/[A-Za-z0-9_./-]+$/)
+  @Matches(/^(?:src|lib|assets)\/[A-Za-z0-9_./-]+$/)
   path: string
 
   @ApiProperty({ enum: ['text', 'base64'] })

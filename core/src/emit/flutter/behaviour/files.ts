@@ -73,6 +73,79 @@ class Columns extends StatelessWidget {
 }
 `
 
+const BLEED = `import 'package:flutter/rendering.dart';
+import 'package:flutter/widgets.dart';
+
+/// Lets what is in it reach over its own edges, as a stroke does or a target
+/// that is larger than what is seen of it.
+class Bleed extends SingleChildRenderObjectWidget {
+  const Bleed({super.key, required this.insets, super.child});
+
+  final EdgeInsets insets;
+
+  @override
+  RenderObject createRenderObject(BuildContext context) => _RenderBleed(insets);
+
+  @override
+  void updateRenderObject(BuildContext context, RenderObject renderObject) {
+    (renderObject as _RenderBleed).insets = insets;
+  }
+}
+
+class _RenderBleed extends RenderShiftedBox {
+  _RenderBleed(this._insets) : super(null);
+
+  EdgeInsets _insets;
+
+  set insets(EdgeInsets value) {
+    if (value == _insets) return;
+    _insets = value;
+    markNeedsLayout();
+  }
+
+  @override
+  void performLayout() {
+    final child = this.child;
+    if (child == null) {
+      size = constraints.smallest;
+      return;
+    }
+    child.layout(constraints.deflate(-_insets), parentUsesSize: true);
+    size = constraints.constrain(_insets.deflateSize(child.size));
+    final parentData = child.parentData! as BoxParentData;
+    parentData.offset = Offset(-_insets.left, -_insets.top);
+  }
+
+  @override
+  double computeMinIntrinsicWidth(double height) =>
+      (super.computeMinIntrinsicWidth(height) - _insets.horizontal).clamp(
+        0,
+        double.infinity,
+      );
+
+  @override
+  double computeMaxIntrinsicWidth(double height) =>
+      (super.computeMaxIntrinsicWidth(height) - _insets.horizontal).clamp(
+        0,
+        double.infinity,
+      );
+
+  @override
+  double computeMinIntrinsicHeight(double width) =>
+      (super.computeMinIntrinsicHeight(width) - _insets.vertical).clamp(
+        0,
+        double.infinity,
+      );
+
+  @override
+  double computeMaxIntrinsicHeight(double width) =>
+      (super.computeMaxIntrinsicHeight(width) - _insets.vertical).clamp(
+        0,
+        double.infinity,
+      );
+}
+`
+
 const ANSWERS = `import 'package:flutter/material.dart';
 
 /// What a form says; % stands for the label of a field.
@@ -427,6 +500,7 @@ class _AnswerSliderState extends State<AnswerSlider> {
 
 const FILES: Readonly<Record<string, string>> = {
   answers: ANSWERS,
+  bleed: BLEED,
   columns: COLUMNS,
   open_address: OPEN_ADDRESS,
   scroll_to: SCROLL_TO,
@@ -444,6 +518,7 @@ export const EXPORTS: Readonly<Record<string, readonly string[]>> = {
     'FormMessages',
     'TickKind',
   ],
+  bleed: ['Bleed'],
   columns: ['Columns'],
   open_address: ['openAddress'],
   scroll_to: ['scrollTo'],

@@ -27,8 +27,27 @@ const dataAddress = ({ path, content }: EmittedFile): string => {
 const inScript = (script: string): string =>
   script.replace(/<\/(script)/gi, '<\\/$1').replace(/<!--/g, '<\\!--')
 
+/** The fonts a Flutter project lists, as CSS has them. */
+const listedFonts = (files: readonly EmittedFile[]): string => {
+  const list = files.find(({ path }) => path === 'pubspec.yaml')?.content
+  if (list?.kind !== 'text') return ''
+  const rules: string[] = []
+  let family = ''
+  for (const line of list.text.split('\n')) {
+    family = /^ {4}- family: (".*")$/.exec(line)?.[1] ?? family
+    const path = /^ {8}- asset: (.+)$/.exec(line)?.[1]
+    const file = path === undefined ? undefined : files.find((one) => one.path === path)
+    if (file) rules.push(`@font-face{font-family:${family};src:url("${dataAddress(file)}")}`)
+    const last = rules.length - 1
+    const more = /^ {10}(weight|style): (\w+)$/.exec(line)
+    if (more && last >= 0) rules[last] = rules[last]!.replace('}', `;font-${more[1]!}:${more[2]!}}`)
+  }
+  return rules.join('\n')
+}
+
 /** The compiled sheet with its fonts and pictures inside: the preview can load nothing. */
-const withFiles = ({ preview }: Converted): string => {
+const withFiles = ({ preview, target }: Converted): string => {
+  if (target === 'flutter') return listedFonts(preview.files)
   const files = new Map(
     preview.files
       .filter((f) => /(^|\/)(fonts|assets)\//.test(f.path))
@@ -81,6 +100,9 @@ const withPictures = (code: string, pictures: ReadonlyMap<string, string>): stri
         return address === undefined ? whole : `"${address}"`
       })
 
+/** Code, and the pictures that are part of it; what Flutter projects share is part of what stands in for Flutter. */
+const IS_SOURCE = /^(?:src\/(?!fonts\/)|lib\/(?!shared\/)|assets\/)/
+
 /** The sources among some files, as the bundler takes them. */
 export const toSources = (files: readonly EmittedFile[]): PreviewFile[] => {
   const pictures = new Map(
@@ -89,7 +111,7 @@ export const toSources = (files: readonly EmittedFile[]): PreviewFile[] => {
       .map((file) => [file.path.slice('public/'.length), dataAddress(file)] as const),
   )
   return files
-    .filter((f) => f.path.startsWith('src/') && !f.path.startsWith('src/fonts/'))
+    .filter(({ path }) => IS_SOURCE.test(path))
     .map(({ path, content }) =>
       content.kind === 'text'
         ? { path, encoding: 'text', content: withPictures(content.text, pictures) }
@@ -106,6 +128,7 @@ const escapeText = (text: string): string =>
 /** Where apps put themselves. */
 const PLACES: Readonly<Record<string, string>> = {
   angular: '<app-root></app-root>',
+  flutter: '<div id="app"></div>',
   react: '<div id="root"></div>',
   vue: '<div id="app"></div>',
 }
