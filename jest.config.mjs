@@ -34,4 +34,8 @@ const common = {
 
 const project = (name) => ({ ...common, displayName: name, rootDir: `<rootDir>/${name}` })
 
-export default { projects: ['core', 'flutter-stand-in', 'fonts', 'server', 'web', 'cli', 'demo', 'docs'].map(project) }
+export default {
+  projects: ['core', 'flutter-stand-in', 'fonts', 'server', 'web', 'cli', 'demo', 'docs'].map(
+    project,
+  ),
+}

@@ -32,6 +32,10 @@ const readProject = (folder: string): Project => {
   } catch (error) {
     if (error instanceof SyntaxError)
       throw new Failure(`${folder}/package.json: it is not valid JSON.`)
+    if (existsSync(join(folder, 'pubspec.yaml')))
+      throw new Failure(
+        `${folder}: it is a project of Flutter, whose own tools build it: flutter build web.`,
+      )
     throw new Failure(`${folder}: no delivered project there, ${describeSystemError(error)}.`)
   }
   const packages = Object.keys({ ...manifest.dependencies, ...manifest.devDependencies })

@@ -228,7 +228,7 @@ describe('mistakes get one message, the right exit code and no stack', () => {
       'an unknown target',
       ['convert', 'a.svg', '--target', 'cobol', '--out', 'x'],
       2,
-      'allowed: html, react, vue, angular',
+      'allowed: html, react, vue, angular, flutter',
     ],
     ['an unknown command', ['fly'], 2, 'fly'],
     ['a folder that is no project', ['build', '.', '--site', 'x'], 1, 'no delivered project'],

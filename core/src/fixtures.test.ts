@@ -41,7 +41,7 @@ const findCases = (folder: string): string[] => {
 
 /** Files that are the same whatever is converted. */
 const CONSTANT =
-  /^\w+\/(package\.json|angular\.json|tsconfig\.json|vite\.config\.ts|README\.md|\.p.*|src\/main\.tsx?)$|^(react|vue)\/(index\.html|src\/behaviour\/.*)$|^vue\/src\/(index\.css|forms\/.*)$|^html\/behaviour\.js$|^angular\/src\/(styles\.css|index\.html|app\/(app\.(config\.)?ts|behaviour\/.*))$/
+  /^\w+\/(package\.json|angular\.json|tsconfig\.json|vite\.config\.ts|README\.md|\.p.*|src\/main\.tsx?)$|^(react|vue)\/(index\.html|src\/behaviour\/.*)$|^vue\/src\/(index\.css|forms\/.*)$|^html\/behaviour\.js$|^flutter\/(analysis_options\.yaml|lib\/(main|shared\/.*)\.dart|lib\/shared\/.*)$|^angular\/src\/(styles\.css|index\.html|app\/(app\.(config\.)?ts|behaviour\/.*))$/
 
 const PARSERS: Readonly<Record<string, string>> = {
   css: 'css',
@@ -133,7 +133,7 @@ describe.each(findCases(ROOT).map((folder) => [relative(ROOT, folder), folder] a
           if (content.kind !== 'text') continue
           for (const span of spans) {
             const code = content.text.slice(span.start, span.end)
-            expect(code.replace(/^[/>]+/, '')).toMatch(/^(<\w|\{)/)
+            expect(code.replace(/^[/>]+/, '')).toMatch(/^(<\w|\{|\(|(const )?[A-Z]\w*[.(])/)
           }
         }
       }

@@ -68,6 +68,7 @@ for (const [target, file] of [
   ['React', 'TodayOnTheShore.tsx'],
   ['Vue', 'TodayOnTheShore.vue'],
   ['Angular', 'today-on-the-shore.html'],
+  ['Flutter', 'today_on_the_shore.dart'],
 ] as const) {
   test(`links between screens work in the running ${target}`, async ({ page }) => {
     const desk = await Desk.open(page, 'Tidewrack')

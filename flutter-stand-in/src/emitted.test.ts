@@ -140,7 +140,7 @@ const createHost = (program: Program, width: number): Host => ({
   navigate: () => undefined,
   back: () => undefined,
   showDialog: () => undefined,
-  callShared: () => undefined,
+  callShared: (name) => (name === 'isCurrent' ? false : undefined),
   makeShared: (name) =>
     name === 'Answers' ? { kind: 'made', name, named: {}, positional: [] } : undefined,
   callMethod: () => null,

@@ -162,6 +162,7 @@ export const run = (app: App, root: HTMLElement): void => {
     },
     callShared(name, positional) {
       if (name === 'openAddress') return null
+      if (name === 'isCurrent') return routeNow() === positional[1]
       if (name !== 'scrollTo') return undefined
       document.getElementById(String(positional[0]))?.scrollIntoView()
       return null

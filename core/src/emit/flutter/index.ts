@@ -86,6 +86,7 @@ export const flutter: Target = {
       .join('\n')
     if (/\bColumns\(/.test(written)) shared.add('columns')
     if (/\bBleed\(/.test(written)) shared.add('bleed')
+    if (/\bisCurrent\(/.test(written)) shared.add('is_current')
     if (forms.size > 0) shared.add('answers')
     const behaviour = [
       ...writeHelpers(shared),

@@ -117,6 +117,18 @@ const withChildren = (look: UiNode, node: UiNode, width: number): UiNode =>
     ? { ...look, children: node.children.flatMap((child) => atWidth(child, width)) }
     : look
 
+/** What is different in the letters of a link that leads to the page it stands on. */
+const currentSlots = (node: UiNode, slots: (node: UiNode) => Slots): Slots => {
+  const state = node.states?.find((one) => one.state === 'current' && one.of === 'self')
+  if (!state || node.type !== 'text') return {}
+  const [rest, own] = [slots(node), slots(state.node)]
+  return Object.fromEntries(
+    ['type', 'ink', 'decoration'].flatMap((slot) =>
+      own[slot] !== undefined && own[slot] !== rest[slot] ? [[`current.${slot}`, own[slot]]] : [],
+    ),
+  )
+}
+
 /** The look of nodes as what is said of widgets. `address`: the file of a picture. */
 export const createFlutterStyling = (
   project: UiProject,
@@ -132,19 +144,23 @@ export const createFlutterStyling = (
   return {
     classes: new Set(),
     node(node) {
-      if (!node.steps) return toTokens([{ fromPx: 0, slots: slots(node) }])
+      const current = currentSlots(node, slots)
+      if (!node.steps) return toTokens([{ fromPx: 0, slots: { ...slots(node), ...current } }])
       return toTokens(
         node.steps.map(({ fromPx, node: look }) => ({
           fromPx,
           // What is folded away at a width is shown by its button, over the page.
           slots:
             look && !look.style.folds
-              ? slotsOf(
-                  theme,
-                  withChildren(look, node, fromPx),
-                  surroundings.get(look) ?? FREE,
-                  address,
-                )
+              ? {
+                  ...slotsOf(
+                    theme,
+                    withChildren(look, node, fromPx),
+                    surroundings.get(look) ?? FREE,
+                    address,
+                  ),
+                  ...current,
+                }
               : undefined,
         })),
       )

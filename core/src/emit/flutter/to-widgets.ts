@@ -176,9 +176,30 @@ const spanOf = (node: MarkupNode, said: Said, context: WidgetContext): Dart => {
 
 const isNowrap = (said: Said): boolean => isEver(said.get('nowrap'))
 
+const CURRENT = ['type', 'ink', 'decoration']
+
+/** How letters look, where they are a link also on the page that it leads to. */
+const linkStyle = (
+  element: MarkupElement,
+  said: Said,
+  context: WidgetContext,
+): Dart | undefined => {
+  const own = styleOf(said, context)
+  const changed = CURRENT.filter((slot) => said.has(`current.${slot}`))
+  const to = wordsOf(element, 'to', context)
+  if (!own || changed.length === 0 || to === undefined) return own
+  const there = new Map([
+    ...said,
+    ...changed.map((slot) => [slot, said.get(`current.${slot}`)!] as const),
+  ])
+  const then = styleOf(there, context)!
+  if (textOf(element, 'aria-current') === 'page') return then
+  return { kind: 'choice', condition: `isCurrent(context, ${to})`, then, otherwise: own }
+}
+
 const textWidget = (element: MarkupElement, said: Said, context: WidgetContext): Dart => {
   const named = {
-    style: styleOf(said, context),
+    style: linkStyle(element, said, context),
     textAlign: dartOf(said.get('align'), context, 'TextAlign.start'),
     softWrap: isNowrap(said)
       ? dartOf(said.get('nowrap'), context, 'true', () => raw('false'))

@@ -2,6 +2,13 @@ import { textFile, type EmittedFile } from '../../shared/emitted-file.js'
 
 /** Code of Dart that projects share, as text. */
 
+const IS_CURRENT = `import 'package:flutter/widgets.dart';
+
+/// Whether a route is that of the screen that is shown.
+bool isCurrent(BuildContext context, String route) =>
+    ModalRoute.of(context)?.settings.name == route;
+`
+
 const SCROLL_TO = `import 'package:flutter/widgets.dart';
 
 /// Brings a part of the page into sight.
@@ -502,6 +509,7 @@ const FILES: Readonly<Record<string, string>> = {
   answers: ANSWERS,
   bleed: BLEED,
   columns: COLUMNS,
+  is_current: IS_CURRENT,
   open_address: OPEN_ADDRESS,
   scroll_to: SCROLL_TO,
 }
@@ -520,6 +528,7 @@ export const EXPORTS: Readonly<Record<string, readonly string[]>> = {
   ],
   bleed: ['Bleed'],
   columns: ['Columns'],
+  is_current: ['isCurrent'],
   open_address: ['openAddress'],
   scroll_to: ['scrollTo'],
 }

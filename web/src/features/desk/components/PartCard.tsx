@@ -2,6 +2,7 @@ import type { EmittedComponent, UiPart } from '@unimorph/core'
 import { useState } from 'react'
 import { Button } from '../../../shared/ui/Button'
 import { useDesk } from '../model/desk-store'
+import { canTry } from '../model/part-page'
 import { PartTry } from './PartTry'
 import { PropRow } from './PropRow'
 
@@ -19,7 +20,8 @@ const shown = (value: Value): string =>
 type PropertiesProps = {
   readonly part: UiPart
   readonly component: EmittedComponent
-  readonly onTry: () => void
+  /** Absent where it cannot be run by itself. */
+  readonly onTry: (() => void) | undefined
 }
 
 const Properties = ({ part, component, onTry }: PropertiesProps) => {
@@ -31,9 +33,11 @@ const Properties = ({ part, component, onTry }: PropertiesProps) => {
       <caption className="pb-0.5 text-left font-mono text-soft">
         <span className="flex items-center">
           <span className="min-w-0 flex-1 truncate">{component.tag}</span>
-          <Button className="h-5! px-1.5! font-sans text-xs" onClick={onTry}>
-            Try it
-          </Button>
+          {onTry && (
+            <Button className="h-5! px-1.5! font-sans text-xs" onClick={onTry}>
+              Try it
+            </Button>
+          )}
         </span>
       </caption>
       <tbody>
@@ -70,6 +74,7 @@ type Props = {
 export const PartCard = ({ part, components, others, nameOf, selected, onShow }: Props) => {
   const edit = useDesk((s) => s.edit)
   const files = useDesk((s) => s.converted?.files)
+  const target = useDesk((s) => s.converted?.target ?? '')
   const [name, setName] = useState(part.name)
   const [tried, setTried] = useState<string>()
   const { id, instances, evidence, origin } = part
@@ -119,7 +124,7 @@ export const PartCard = ({ part, components, others, nameOf, selected, onShow }:
           key={component.tag}
           part={part}
           component={component}
-          onTry={() => setTried(component.tag)}
+          onTry={canTry(target) ? () => setTried(component.tag) : undefined}
         />
       ))}
       <ul className="mb-2 flex flex-col gap-1">

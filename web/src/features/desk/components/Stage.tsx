@@ -108,6 +108,11 @@ export const Stage = () => {
                   />
                   px
                 </label>
+                {converted?.target === 'flutter' && (
+                  <span title="Flutter itself does not run here: its code is read and laid out by Flutter's rules of layout.">
+                    by a stand-in for Flutter
+                  </span>
+                )}
                 {width !== undefined && (
                   <Button
                     tone="bare"

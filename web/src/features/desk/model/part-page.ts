@@ -95,6 +95,9 @@ const ENTRIES = {
   vue: { path: 'src/main.ts', write: vueEntry },
 } as const
 
+/** Whether a component of a target can be run by itself. */
+export const canTry = (target: string): boolean => Object.hasOwn(ENTRIES, target)
+
 /** The sources of an app that shows one component; undefined for targets without components. */
 export const buildPartFiles = (
   converted: Converted,
