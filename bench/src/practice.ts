@@ -10,6 +10,9 @@ import { measureStructure } from './structure.js'
 const ROOT = resolve(fileURLToPath(new URL('../..', import.meta.url)))
 const PRACTICE = resolve(process.env['PRACTICE_DIR'] ?? join(ROOT, '../shared/practice'))
 
+/** The targets whose delivered pages are scored: all that build into a site, where that is asked for. */
+const TARGETS = (process.env['PRACTICE_TARGETS'] ?? 'html').split(',')
+
 type Means = Record<string, Record<string, number | null> & number>
 
 const quote = (text: string): string => `'${text.replaceAll("'", "'\\''")}'`
@@ -26,16 +29,21 @@ const SOURCES: readonly Source[] = [
 
 const percent = (value: number | null | undefined): string => `${((value ?? 0) * 100).toFixed(1)} %`
 
-const score = ({ variant, from }: Source, folder: string, extra: readonly string[]): void => {
+const score = (
+  { variant, from }: Source,
+  target: string,
+  folder: string,
+  extra: readonly string[],
+): void => {
   const cli = quote(join(ROOT, 'cli/bin/unimorph.mjs'))
   const script = join(folder, 'convert.sh')
   // The scorer gives the input paths and, last, the folder for the site.
   writeFileSync(
     script,
-    `set -e\nout="\${@: -1}"\nset -- "\${@:1:$#-1}"\n${quote(process.execPath)} ${cli} convert "$@" --target html --out "$out.project"\n` +
+    `set -e\nout="\${@: -1}"\nset -- "\${@:1:$#-1}"\n${quote(process.execPath)} ${cli} convert "$@" --target ${quote(target)} --out "$out.project"\n` +
       `${quote(process.execPath)} ${cli} build "$out.project" --site "$out"\n`,
   )
-  const name = `${variant}-${from === 'all widths' ? 'all' : 'one'}`
+  const name = `${target}-${variant}-${from === 'all widths' ? 'all' : 'one'}`
   const json = join(folder, `${name}.json`)
   const options = { set: 'practice', variant, results: join(folder, name), json }
   const args = ['run.mjs', ...Object.entries(options).flatMap(([key, v]) => [`--${key}`, v])]
@@ -46,16 +54,16 @@ const score = ({ variant, from }: Source, folder: string, extra: readonly string
     stdio: 'inherit',
   })
   if (status !== 0 || !existsSync(json))
-    throw new Error(`the scorer failed for the ${variant} files of ${from}`)
+    throw new Error(`the scorer failed for the ${variant} files of ${from}, as ${target}`)
   const { means } = JSON.parse(readFileSync(json, 'utf8')) as { means: Means }
   console.log(
-    `${variant}, from ${from}: macro-F1 of roles ${percent(means['macroF1'])} (goal 85 %, flat 75 %)`,
+    `${target}, ${variant}, from ${from}: macro-F1 of roles ${percent(means['macroF1'])} (goal 85 %, flat 75 %)`,
   )
   for (const width of ['1280', '768', '390']) {
     const at = means[width]
     if (!at) continue
     console.log(
-      `${variant}, from ${from}, at ${width}: text within 2 px ${percent(at['within2'])}, within 8 px ` +
+      `${target}, ${variant}, from ${from}, at ${width}: text within 2 px ${percent(at['within2'])}, within 8 px ` +
         `${percent(at['within8'])}, missing ${percent(at['missing'])}; pixels that differ ${percent(at['pixelMismatch'])}; ` +
         `placed absolutely ${percent(at['absoluteShare'])}, with a width in px ${percent(at['pixelWidthShare'])}`,
     )
@@ -70,7 +78,9 @@ if (!existsSync(join(PRACTICE, 'run.mjs'))) {
 } else {
   const folder = mkdtempSync(join(tmpdir(), 'unimorph-practice-'))
   try {
-    for (const source of SOURCES) score(source, folder, process.argv.slice(2))
+    for (const target of TARGETS) {
+      for (const source of SOURCES) score(source, target, folder, process.argv.slice(2))
+    }
     const pages = readdirSync(PRACTICE, { withFileTypes: true })
       .map((entry) => entry.name)
       .filter((name) => existsSync(join(PRACTICE, name, 'design-1280.svg')))

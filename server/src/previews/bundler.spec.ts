@@ -104,3 +104,26 @@ test('a component of Angular sees no other files than the given ones', async () 
   const bundle = await bundleApp(angularApp('<p></p>', 'import "../../../../etc/passwd";\n'))
   expect(bundle).toEqual({ errors: [expect.stringContaining('is not part of the project')] })
 }, 30_000)
+
+const flutterApp = (widget: string): SourceFileDto[] => [
+  file(
+    'lib/main.dart',
+    "class App extends StatelessWidget {\n  const App({super.key});\n  @override\n  Widget build(BuildContext context) {\n    return MaterialApp(routes: {\n        '/': (context) => const Tide(),\n    });\n  }\n}\n",
+  ),
+  file(
+    'lib/screens/tide.dart',
+    `class Tide extends StatelessWidget {\n  const Tide({super.key});\n  @override\n  Widget build(BuildContext context) {\n    return ${widget};\n  }\n}\n`,
+  ),
+]
+
+test('sends the code of Flutter, parsed, with what stands in for Flutter', async () => {
+  const bundle = await bundleApp(flutterApp("const Text('Low water')"))
+  expect('errors' in bundle ? bundle.errors : []).toEqual([])
+  expect('script' in bundle && bundle.script).toContain("'Low water'")
+  expect('script' in bundle && bundle.script).toContain('"/":"Tide"')
+}, 30_000)
+
+test('says in which line Dart cannot be read', async () => {
+  const bundle = await bundleApp(flutterApp('Text(('))
+  expect(bundle).toEqual({ errors: [expect.stringMatching(/^lib\/screens\/tide\.dart:\d+: /)] })
+}, 30_000)

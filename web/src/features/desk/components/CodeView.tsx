@@ -2,7 +2,8 @@ import { css } from '@codemirror/lang-css'
 import { html } from '@codemirror/lang-html'
 import { vue } from '@codemirror/lang-vue'
 import { javascript } from '@codemirror/lang-javascript'
-import { HighlightStyle, syntaxHighlighting } from '@codemirror/language'
+import { HighlightStyle, StreamLanguage, syntaxHighlighting } from '@codemirror/language'
+import { dart } from '@codemirror/legacy-modes/mode/clike'
 import { search, searchKeymap } from '@codemirror/search'
 import {
   EditorState,
@@ -88,6 +89,7 @@ const languageOf = (path: string): Extension => {
   if (path.endsWith('.html')) return html()
   if (path.endsWith('.vue')) return vue()
   if (path.endsWith('.css')) return css()
+  if (path.endsWith('.dart')) return StreamLanguage.define(dart)
   if (/\.(tsx?|json)$/.test(path) || path.startsWith('.prettierrc'))
     return javascript({ jsx: true, typescript: true })
   return []
