@@ -4,16 +4,18 @@ import {
   compileStyles,
   convert,
   createMeasure,
+  type EmittedFile,
   GRAINS,
   isGrain,
   isLibrary,
+  isStylingId,
   isTargetId,
   LANGUAGE_TAG,
   LIBRARIES,
-  readFiles,
-  TARGETS,
-  type EmittedFile,
   type Note,
+  readFiles,
+  STYLINGS,
+  TARGETS,
 } from '@unimorph/core'
 import { Failure } from './failure.js'
 import { readEdits } from './read-edits.js'
@@ -37,8 +39,6 @@ export type ConvertOptions = {
 }
 
 const require = createRequire(import.meta.url)
-
-const STYLINGS = ['tailwind']
 
 const checkChoice = (option: string, value: string, allowed: readonly string[]): void => {
   if (allowed.includes(value)) return
@@ -76,8 +76,8 @@ export const convertCommand = async (
   checkLanguage(options.language)
   if (options.grain !== undefined) checkChoice('grain', options.grain, GRAINS)
   if (options.library !== undefined) checkChoice('library', options.library, LIBRARIES)
-  const { target } = options
-  if (!isTargetId(target)) return 2
+  const { target, styling } = options
+  if (!isTargetId(target) || !isStylingId(styling)) return 2
   const edits = options.edits === undefined ? [] : readEdits(options.edits)
 
   const fonts = options.fonts === undefined ? [] : readFonts(options.fonts)
@@ -88,6 +88,7 @@ export const convertCommand = async (
     intake.design && !isBroken
       ? convert(intake.design, edits, {
           target,
+          styling,
           select: options.select ?? [],
           fonts,
           derivesStates: options.drawnStates !== true,

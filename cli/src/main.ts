@@ -17,7 +17,7 @@ const createProgram = (finish: (code: number) => void): Command => {
     .argument('<file...>', 'the screens or artboards of one project, in order')
     .requiredOption('--out <dir>', 'folder to write to')
     .option('--target <target>', `one of ${Object.keys(TARGETS).join(', ')}`, 'html')
-    .option('--styling <styling>', 'tailwind', 'tailwind')
+    .option('--styling <styling>', 'tailwind, or css for plain style sheets', 'tailwind')
     .option('--select <layer...>', 'only these layers, by name or key')
     .option('--fonts <dir>', 'folder of fonts to measure with and to deliver')
     .option('--drawn-states', 'only states that are drawn: none are added under the pointer')

@@ -7,6 +7,7 @@ import { applyEdits } from './edits/index.js'
 import type { Edit } from './edits/edit.js'
 import type { Font } from './fonts/face.js'
 import { TARGETS, type TargetId } from './emit/index.js'
+import type { StylingId } from './emit/styling/styling.js'
 import type { Emitted } from './emit/target.js'
 import { notes } from './notes/catalogue.js'
 import { failed, type Outcome } from './notes/note.js'
@@ -29,6 +30,8 @@ export type Settings = {
   readonly grain?: Grain | undefined
   /** Converts a page that shows every variant of every component too, or it alone. */
   readonly library?: Library | undefined
+  /** How pages are styled; by Tailwind when absent. */
+  readonly styling?: StylingId | undefined
   /** See `EmitOptions.marks`. */
   readonly marks?: boolean
 }
@@ -120,10 +123,11 @@ export const convert = (
     language,
     grain,
     library,
+    styling,
     marks = false,
   }: Settings,
 ): Outcome<Emitted> => {
   const project = prepare(design, edits, select, fonts, { derivesStates, language, grain, library })
   if (!project.ok) return project
-  return { ...project, value: TARGETS[target].emit(project.value, { marks }) }
+  return { ...project, value: TARGETS[target].emit(project.value, { marks, styling }) }
 }

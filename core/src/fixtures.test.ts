@@ -11,6 +11,7 @@ import { dirname, join, relative } from 'node:path'
 import { format } from 'prettier'
 import { convert } from './convert.js'
 import { TARGETS, type TargetId } from './emit/index.js'
+import type { StylingId } from './emit/styling/styling.js'
 import { readFiles } from './intake/index.js'
 
 /**
@@ -60,16 +61,20 @@ const parserOf = (target: string, path: string): string => {
   return target === 'angular' && ending === 'html' ? 'angular' : (PARSERS[ending] ?? '')
 }
 
-const runCase = (folder: string) => {
+const runCase = (folder: string, more: { readonly styling?: StylingId } = {}) => {
   const input = readdirSync(folder).find((n) => n.startsWith('input.'))!
   const intake = readFiles([{ name: input, bytes: readFileSync(join(folder, input)) }])
   const optionsFile = join(folder, 'options.json')
   const options = existsSync(optionsFile)
-    ? (JSON.parse(readFileSync(optionsFile, 'utf8')) as { select?: string[] })
+    ? (JSON.parse(readFileSync(optionsFile, 'utf8')) as { select?: string[]; styling?: StylingId })
     : {}
   if (!intake.design) throw new Error(intake.notes.map((n) => n.message).join('\n'))
   const results = Object.keys(TARGETS).map((target) => {
-    const result = convert(intake.design!, [], { target: target as TargetId, ...options })
+    const result = convert(intake.design!, [], {
+      target: target as TargetId,
+      ...options,
+      ...more,
+    })
     if (!result.ok) throw new Error(result.notes.map((n) => n.message).join('\n'))
     return { target, ...result }
   })
@@ -122,6 +127,16 @@ describe.each(findCases(ROOT).map((folder) => [relative(ROOT, folder), folder] a
         for (const { path, content } of value.files) {
           const parser = parserOf(target, path)
           if (parser === '' || content.kind !== 'text') continue
+          expect(await format(content.text, { parser, printWidth: 80 })).toBe(content.text)
+        }
+      }
+    })
+
+    test('so it does with plain style sheets', async () => {
+      for (const { target, value } of runCase(folder, { styling: 'css' }).results) {
+        for (const { path, content } of value.files) {
+          const parser = parserOf(target, path)
+          if (target === 'flutter' || parser === '' || content.kind !== 'text') continue
           expect(await format(content.text, { parser, printWidth: 80 })).toBe(content.text)
         }
       }

@@ -27,6 +27,7 @@ export {
 export { inferLayout, layerOfNode, placesOf, walkNodes, type LayoutNode } from './layout/index.js'
 export { convert, prepare, type Settings } from './convert.js'
 export { FLUTTER } from './emit/flutter/api.js'
+export { isStylingId, STYLINGS, type StylingId } from './emit/styling/styling.js'
 export { isTargetId, TARGETS, type TargetId } from './emit/index.js'
 export type { EmittedFile } from './emit/shared/emitted-file.js'
 export { toKebab } from './text/names.js'

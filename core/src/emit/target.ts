@@ -1,3 +1,4 @@
+import type { StylingId } from './styling/styling.js'
 import type { UiProject } from '../ui/index.js'
 import type { EmittedFile } from './shared/emitted-file.js'
 import type { Prop } from './shared/prop.js'
@@ -5,6 +6,8 @@ import type { Prop } from './shared/prop.js'
 export type EmitOptions = {
   /** Writes `data-layer` on every element, for a preview joined to the design; never for delivery. */
   readonly marks: boolean
+  /** Tailwind when absent; targets that are no pages have a styling of their own. */
+  readonly styling?: StylingId | undefined
 }
 
 /** What a target gives: the files, and what a style sheet compiler needs to finish them. */

@@ -81,7 +81,7 @@ const compile = ({ styles }: Emitted): Promise<string> =>
 
 const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
   const started = performance.now()
-  const { edits, target, select, derivesStates, language, grain, library } = request
+  const { edits, target, styling, select, derivesStates, language, grain, library } = request
   const project = prepare(need(current), edits, select, fonts, {
     derivesStates,
     language,
@@ -101,13 +101,16 @@ const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
       components: [],
       language: undefined,
       notes: project.notes,
+      css: '',
       preview: { files: [], css: '' },
       elapsedMs: 0,
     }
   }
-  const delivered = TARGETS[target].emit(project.value, { marks: false })
-  const marked = TARGETS[target].emit(project.value, { marks: true })
+  const delivered = TARGETS[target].emit(project.value, { marks: false, styling })
+  const marked = TARGETS[target].emit(project.value, { marks: true, styling })
   const css = await compile(delivered)
+  // Classes of our own are named by the components they are in, which are others in the preview.
+  const shown = styling === 'tailwind' ? css : await compile(marked)
   const { compiledPath } = delivered.styles
   const sheet: EmittedFile[] = compiledPath
     ? [{ path: compiledPath, content: { kind: 'text', text: css }, spans: [] }]
@@ -124,7 +127,8 @@ const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
     components: delivered.components,
     language: project.value.language,
     notes: project.notes,
-    preview: { files: marked.files, css },
+    css,
+    preview: { files: marked.files, css: shown },
     elapsedMs: performance.now() - started,
   }
 }

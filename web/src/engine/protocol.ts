@@ -18,6 +18,7 @@ import type {
   Library,
   Link,
   Note,
+  StylingId,
   Summary,
   TargetId,
   TokenCode,
@@ -107,6 +108,8 @@ export type Converted = {
   /** The language its texts are in, said or told by their words. */
   readonly language: string | undefined
   readonly notes: readonly Note[]
+  /** The compiled style sheet of the files. */
+  readonly css: string
   /** The same code with the layers' keys on its elements, and its compiled style sheet. */
   readonly preview: { readonly files: readonly EmittedFile[]; readonly css: string }
   readonly elapsedMs: number
@@ -119,6 +122,7 @@ export type ConvertRequest = {
   readonly derivesStates: boolean
   readonly language: string | undefined
   readonly grain: Grain | undefined
+  readonly styling: StylingId
   readonly library: Library | undefined
 }
 

@@ -1,6 +1,6 @@
 import type { UiProject } from '../../ui/index.js'
 import { quoteString } from '../script/quote-string.js'
-import type { ScreenFile } from '../shared/component-target.js'
+import type { ProjectStyling, ScreenFile } from '../shared/component-target.js'
 import { jsonFile, textFile, type EmittedFile } from '../shared/emitted-file.js'
 import { fontReadme } from '../shared/font-readme.js'
 import { pageHead } from '../shared/entry-page.js'
@@ -144,11 +144,11 @@ npm start
 Each screen is a component in \`src/app/screens\`; tokens and fonts are in \`src/styles.css\`.
 `
 
-/** The files around the screens: entry, routes and configuration. \`contents\`: the class that keeps an element out of the layout. */
+/** The files around the screens: entry, routes and configuration. */
 export const writeProject = (
   project: UiProject,
   screens: readonly ScreenFile[],
-  contents: () => string,
+  { contents, styling }: ProjectStyling,
 ): EmittedFile[] => {
   const isRouted = screens.length > 1
   return [
@@ -159,7 +159,9 @@ export const writeProject = (
     textFile('src/index.html', indexPage(project)),
     jsonFile('angular.json', workspace('app')),
     jsonFile('tsconfig.json', TSCONFIG),
-    jsonFile('.postcssrc.json', { plugins: { '@tailwindcss/postcss': {} } }),
+    ...(styling === 'tailwind'
+      ? [jsonFile('.postcssrc.json', { plugins: { '@tailwindcss/postcss': {} } })]
+      : []),
     textFile('README.md', README + fontReadme(project)),
   ]
 }

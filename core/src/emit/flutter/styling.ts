@@ -142,6 +142,7 @@ export const createFlutterStyling = (
   const slots = (node: UiNode): Slots =>
     slotsOf(theme, node, surroundings.get(node) ?? FREE, address)
   return {
+    id: 'tailwind',
     classes: new Set(),
     node(node) {
       const current = currentSlots(node, slots)

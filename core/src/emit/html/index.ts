@@ -13,7 +13,8 @@ import { endOfMain } from '../shared/in-main.js'
 import { titleOf } from '../shared/page-title.js'
 import { printDocument } from '../shared/print-document.js'
 import { dependencies } from '../shared/versions.js'
-import { createTailwind } from '../styling/tailwind/index.js'
+import { createStyling } from '../styling/index.js'
+import { layerNames } from '../shared/layer-names.js'
 import type { Target } from '../target.js'
 import { behaviourDialect, buildPanel } from './behaviour/dialect.js'
 import { buildBehaviour, buildHandlers, type BehaviourPart } from './behaviour/index.js'
@@ -84,6 +85,11 @@ const buildPage = (
     ],
   )
 
+const PLAIN_README = `# Pages
+
+Open \`index.html\` in a browser; nothing has to be built. Styles are in \`styles.css\`.
+`
+
 const README = `# Pages
 
 Open \`index.html\` in a browser; nothing has to be built first.
@@ -100,7 +106,7 @@ npm run build
 export const html: Target = {
   id: 'html',
   label: 'HTML',
-  emit(project, { marks }) {
+  emit(project, { marks, styling: stylingId = 'tailwind' }) {
     const icons = findIcons(project)
     const assets = buildAssetFiles(
       project.assets.filter(({ id }) => !icons.has(id)),
@@ -161,7 +167,7 @@ export const html: Target = {
     })
     const fonts = buildFontFiles(project.fonts, 'fonts')
     // The compiled sheet lies beside the pages; addresses in the source are written for it.
-    const styling = createTailwind(project, {
+    const styling = createStyling(stylingId, project, {
       fonts: fontRules(fonts, 'fonts'),
       address: (asset) => `assets/${assets.get(asset)!.file}`,
       isIcon: (asset) => icons.has(asset),
@@ -174,7 +180,11 @@ export const html: Target = {
       const tabs = findTabPanels(rootsOf(page))
       const options = { dialect, styling, marks, tabs }
       const panels = (page.panels ?? []).map((panel) => buildPanel(panel, options))
-      const root = endOfMain(buildMarkup(page.root, options), panels)
+      const names = layerNames(rootsOf(page))
+      const built = endOfMain(buildMarkup(page.root, options), panels)
+      const root =
+        styling.finish?.({ name: page.name, markup: built, nameOf: (layer) => names.get(layer) })
+          .markup ?? built
       for (const part of used) parts.add(part)
       const scripts = [
         ...(used.has('forms') ? ['handlers.js'] : []),
@@ -190,27 +200,39 @@ export const html: Target = {
       return textFile(paths.get(page.key)!, printed.text, printed.spans)
     })
     const source = styling.stylesheet()
+    const isTailwind = styling.id === 'tailwind'
     const behaviour = buildBehaviour(parts)
     return {
       files: [
         ...pages,
         ...(behaviour ? [behaviour] : []),
         ...(parts.has('forms') ? [buildHandlers([...handled.values()])] : []),
-        textFile('src/styles.css', source),
+        textFile(isTailwind ? 'src/styles.css' : 'styles.css', source),
         ...[...assets.values()].map((a) => a.emitted),
         ...fonts.map((f) => f.emitted),
         jsonFile('package.json', {
           name: toKebab(project.name, 'pages'),
           private: true,
-          scripts: { build: 'tailwindcss -i src/styles.css -o styles.css --minify' },
-          devDependencies: dependencies(['@tailwindcss/cli', 'prettier', 'tailwindcss']),
+          scripts: isTailwind
+            ? { build: 'tailwindcss -i src/styles.css -o styles.css --minify' }
+            : { format: 'prettier --write .' },
+          devDependencies: dependencies(
+            isTailwind ? ['@tailwindcss/cli', 'prettier', 'tailwindcss'] : ['prettier'],
+          ),
         }),
         jsonFile('.prettierrc', { printWidth: PRINT_WIDTH }),
-        textFile('.prettierignore', 'node_modules\nassets\nfonts\nstyles.css\n'),
-        textFile('README.md', README + fontReadme(project)),
+        textFile(
+          '.prettierignore',
+          `node_modules\nassets\nfonts\n${isTailwind ? 'styles.css\n' : ''}`,
+        ),
+        textFile('README.md', (isTailwind ? README : PLAIN_README) + fontReadme(project)),
       ],
       components: [],
-      styles: { source, classes: [...styling.classes], compiledPath: 'styles.css' },
+      styles: {
+        source,
+        classes: [...styling.classes],
+        ...(isTailwind ? { compiledPath: 'styles.css' } : {}),
+      },
       pages: Object.fromEntries(
         project.pages.flatMap((page) => {
           const path = paths.get(page.key)!

@@ -1,5 +1,5 @@
 import type { UiProject } from '../../ui/index.js'
-import type { ScreenFile } from '../shared/component-target.js'
+import type { ProjectStyling, ScreenFile } from '../shared/component-target.js'
 import { entryPage } from '../shared/entry-page.js'
 import { textFile, type EmittedFile } from '../shared/emitted-file.js'
 import { quoteString } from '../script/quote-string.js'
@@ -50,12 +50,13 @@ ${isRouted ? '    <HashRouter>\n      <App />\n    </HashRouter>' : '    <App />
 export const buildProjectFiles = (
   project: UiProject,
   screens: readonly ScreenFile[],
+  around: ProjectStyling,
 ): EmittedFile[] => {
   const isRouted = screens.length > 1
   return [
     textFile('src/App.tsx', isRouted ? routedApp(screens) : singleApp(screens[0]!)),
     textFile('src/main.tsx', main(isRouted)),
     textFile('index.html', entryPage(project, 'root', '/src/main.tsx')),
-    ...viteFiles(project, 'react', { jsx: 'react-jsx' }),
+    ...viteFiles(project, 'react', around, { jsx: 'react-jsx' }),
   ]
 }

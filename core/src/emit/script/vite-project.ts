@@ -1,14 +1,15 @@
 import type { UiProject } from '../../ui/index.js'
-import type { ComponentTarget } from '../shared/component-target.js'
+import type { ComponentTarget, ProjectStyling } from '../shared/component-target.js'
 import { jsonFile, textFile, type EmittedFile } from '../shared/emitted-file.js'
 import { fontReadme } from '../shared/font-readme.js'
 
-const viteConfig = (plugin: string): string => `import tailwindcss from "@tailwindcss/vite";
-import ${plugin} from "@vitejs/plugin-${plugin}";
+const viteConfig = (plugin: string, isTailwind: boolean): string => `${
+  isTailwind ? 'import tailwindcss from "@tailwindcss/vite";\n' : ''
+}import ${plugin} from "@vitejs/plugin-${plugin}";
 import { defineConfig } from "vite";
 
 // A relative base lets the built site stand in any folder.
-export default defineConfig({ base: "./", plugins: [${plugin}(), tailwindcss()] });
+export default defineConfig({ base: "./", plugins: [${plugin}()${isTailwind ? ', tailwindcss()' : ''}] });
 `
 
 const tsconfig = (more: object) => ({
@@ -59,9 +60,10 @@ export const viteScripts = (check: string): ComponentTarget['scripts'] => ({
 export const viteFiles = (
   project: UiProject,
   plugin: string,
+  { styling }: ProjectStyling,
   options: object = {},
 ): EmittedFile[] => [
-  textFile('vite.config.ts', viteConfig(plugin)),
+  textFile('vite.config.ts', viteConfig(plugin, styling === 'tailwind')),
   jsonFile('tsconfig.json', tsconfig(options)),
   textFile('README.md', README + fontReadme(project)),
 ]

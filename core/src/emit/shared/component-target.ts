@@ -1,7 +1,9 @@
 import type { UiProject } from '../../ui/index.js'
-import { screensOf, type UiForm } from '../../ui/nodes.js'
+import { rootsOf, screensOf, type UiForm } from '../../ui/nodes.js'
+import { layerNames } from './layer-names.js'
 import { toKebab } from '../../text/names.js'
-import { createTailwind } from '../styling/tailwind/index.js'
+import { createStyling } from '../styling/index.js'
+import type { StylingId } from '../styling/styling.js'
 import type { Phrases } from '../../ui/phrases.js'
 import type { Target } from '../target.js'
 import type { Helper } from './component-code.js'
@@ -30,6 +32,13 @@ export type ComponentOptions = UnitOptions & {
 
 export type ScreenFile = { readonly component: string; readonly route: string }
 
+/** What the files around the screens depend on. */
+export type ProjectStyling = {
+  readonly styling: StylingId
+  /** The class of an element that takes no part in the layout. */
+  contents(): string
+}
+
 /** What a target with components writes in its own way. */
 export type ComponentTarget = {
   readonly id: string
@@ -53,11 +62,11 @@ export type ComponentTarget = {
     used: ReadonlySet<Helper>,
     classes: (kind: 'problems' | 'status') => string,
   ): readonly EmittedFile[]
-  /** The files around the screens; `contents`: the class of an element that takes no part in the layout. */
+  /** The files around the screens. */
   writeProject(
     project: UiProject,
     screens: readonly ScreenFile[],
-    contents: () => string,
+    around: ProjectStyling,
   ): readonly EmittedFile[]
   /** What the project runs with and is built with. */
   readonly packages: {
@@ -72,16 +81,32 @@ export type ComponentTarget = {
   readonly formatting?: object
 }
 
+/** A component with the classes it is delivered with. */
+const dressed = (part: PartComponent, { styling, project }: UnitOptions): PartComponent => {
+  const names = layerNames(project.pages.flatMap(rootsOf))
+  const finished = styling.finish?.({
+    name: part.tag,
+    markup: part.markup,
+    looks: part.looks,
+    nameOf: (layer) => names.get(layer),
+  })
+  return finished ? { ...part, markup: finished.markup, looks: finished.looks ?? [] } : part
+}
+
+/** Packages that only a styling needs. */
+const isOfTailwind = (name: string): boolean =>
+  name === 'tailwindcss' || name.startsWith('@tailwindcss/') || name === 'postcss'
+
 /** A target that writes one component a file, with what repeats written once, from how it spells things. */
 export const componentTarget = (kind: ComponentTarget): Target => ({
   id: kind.id,
   label: kind.label,
-  emit(project, { marks }) {
+  emit(project, { marks, styling: stylingId = 'tailwind' }) {
     const plan = planComponents(project, kind.places.assets)
     const { assets, icons, isRouted, screens } = plan
     const { places } = kind
     const fonts = buildFontFiles(project.fonts, 'src/fonts')
-    const styling = createTailwind(project, {
+    const styling = createStyling(stylingId, project, {
       fonts: fontRules(fonts, './fonts'),
       address: (asset) => `${places.assetAddress}/${assets.get(asset)!.file}`,
       isIcon: (asset) => icons.has(asset),
@@ -95,7 +120,7 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
     const options: ComponentOptions = { ...unitOptions, helpers, parts: byTag }
     const components = [
       ...units.flatMap((unit) => kind.writeUnit(unit, options)),
-      ...parts.flatMap((part) => kind.writePart(part, options)),
+      ...parts.flatMap((part) => kind.writePart(dressed(part, options), options)),
     ]
     if ([...forms.values()].some(({ to }) => to.kind === 'endpoint')) helpers.add('postAnswers')
     const behaviour = [
@@ -105,7 +130,7 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
     const around = kind.writeProject(
       project,
       screens.map(({ name, route }) => ({ component: name, route })),
-      () => styling.flat().join(' '),
+      { contents: () => styling.flat().join(' '), styling: styling.id },
     )
     const source = styling.stylesheet()
     const { runtime, router, tools, versions } = kind.packages
@@ -125,7 +150,11 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
           scripts: kind.scripts,
           dependencies: dependencies([...runtime, ...(isRouted ? [router] : [])]),
           devDependencies: {
-            ...dependencies(['prettier', 'tailwindcss', 'typescript', ...tools]),
+            ...dependencies(
+              (['prettier', 'tailwindcss', 'typescript', ...tools] as const).filter(
+                (name) => styling.id === 'tailwind' || !isOfTailwind(name),
+              ),
+            ),
             ...versions,
           },
         }),

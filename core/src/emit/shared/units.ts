@@ -310,8 +310,20 @@ export type FinishedUnit = {
   readonly isDialog: boolean
 }
 
-/** Puts what repeats into lists, and panels where they belong. */
+/** Puts what repeats into lists, panels where they belong, and classes as they are delivered. */
 export const finishUnit = (built: BuiltUnit, options: UnitOptions): FinishedUnit => {
+  const finished = assembleUnit(built, options)
+  const { unit } = built
+  const names = layerNames([unit.root])
+  const styled = options.styling.finish?.({
+    ...finished,
+    name: unit.name,
+    nameOf: (layer) => names.get(layer),
+  })
+  return styled ? { ...finished, markup: styled.markup, lists: styled.lists ?? [] } : finished
+}
+
+const assembleUnit = (built: BuiltUnit, options: UnitOptions): FinishedUnit => {
   const { unit, own } = built
   const { styling, marks, spelling } = options
   // With marks every element must be found by its layer, so that things stay one by one.

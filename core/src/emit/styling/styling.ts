@@ -1,8 +1,39 @@
 import type { TextStyle } from '../../design/text.js'
+import type { DataList } from '../shared/lists.js'
+import type { Looks } from '../shared/looks.js'
+import type { MarkupElement } from '../shared/markup.js'
 import type { UiImage, UiNode, UiPanel } from '../../ui/nodes.js'
+
+/** How what is delivered is styled. */
+export const STYLINGS = ['tailwind', 'css'] as const
+export type StylingId = (typeof STYLINGS)[number]
+
+export const isStylingId = (id: string): id is StylingId =>
+  (STYLINGS as readonly string[]).includes(id)
+
+export type StylingOptions = {
+  /** The rules of the fonts that are delivered. */
+  readonly fonts: readonly string[]
+  /** What the style sheet calls a delivered picture. */
+  readonly address: (asset: string) => string
+  /** Whether a drawing is written into the page, and is no picture for the browser. */
+  readonly isIcon: (asset: string) => boolean
+}
+
+/** A component just before it is written, with what says something of its classes. */
+export type Finished = {
+  /** What the component is called. */
+  readonly name: string
+  readonly markup: MarkupElement
+  readonly looks?: readonly Looks[]
+  readonly lists?: readonly DataList[]
+  /** What a layer is called. */
+  nameOf(layer: string): string | undefined
+}
 
 /** Turns styles into class names and remembers what the style sheet must define for them. */
 export type Styling = {
+  readonly id: StylingId
   /** Classes of a node. */
   node(node: UiNode): readonly string[]
   /** Classes of a run, for what differs from its text. */
@@ -26,6 +57,8 @@ export type Styling = {
   colorIn(className: string): string | undefined
   /** What the classes of an element say beside how lines break: things of one kind may differ in that. */
   likenessOf(classes: string): string
+  /** Gives a component the classes it is delivered with, where those are others than elements are compared by. */
+  finish?(component: Finished): Finished
   /** The style sheet's source, after all classes were asked for. */
   stylesheet(): string
   /** Every class that was handed out. */

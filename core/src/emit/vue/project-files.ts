@@ -1,7 +1,7 @@
 import type { UiProject } from '../../ui/index.js'
 import { quoteString } from '../script/quote-string.js'
 import { viteFiles } from '../script/vite-project.js'
-import type { ScreenFile } from '../shared/component-target.js'
+import type { ProjectStyling, ScreenFile } from '../shared/component-target.js'
 import { textFile, type EmittedFile } from '../shared/emitted-file.js'
 import { entryPage } from '../shared/entry-page.js'
 
@@ -41,13 +41,17 @@ createApp(App)${isRouted ? '.use(router)' : ''}.mount("#app");
 `
 
 /** The files around the screens: entry, routes and configuration. */
-export const writeProject = (project: UiProject, screens: readonly ScreenFile[]): EmittedFile[] => {
+export const writeProject = (
+  project: UiProject,
+  screens: readonly ScreenFile[],
+  around: ProjectStyling,
+): EmittedFile[] => {
   const isRouted = screens.length > 1
   return [
     textFile('src/App.vue', isRouted ? ROUTED_APP : singleApp(screens[0]!)),
     ...(isRouted ? [textFile('src/router.ts', router(screens))] : []),
     textFile('src/main.ts', main(isRouted)),
     textFile('index.html', entryPage(project, 'app', '/src/main.ts')),
-    ...viteFiles(project, 'vue'),
+    ...viteFiles(project, 'vue', around),
   ]
 }

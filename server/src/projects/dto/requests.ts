@@ -10,7 +10,15 @@ import {
   Matches,
   MaxLength,
 } from 'class-validator'
-import { GRAINS, LANGUAGE_TAG, LIBRARIES, TARGETS, type Grain, type Library } from '@unimorph/core'
+import {
+  GRAINS,
+  LANGUAGE_TAG,
+  LIBRARIES,
+  STYLINGS,
+  TARGETS,
+  type Grain,
+  type Library,
+} from '@unimorph/core'
 
 const NAME_LIMIT = 200
 
@@ -54,8 +62,8 @@ export class SettingsDto {
   @IsIn(Object.keys(TARGETS))
   target: string
 
-  @ApiProperty({ enum: ['tailwind'] })
-  @IsIn(['tailwind'])
+  @ApiProperty({ enum: STYLINGS })
+  @IsIn(STYLINGS)
   styling: string
 
   /** What is pressed answers the pointer also where no state of it is drawn. */

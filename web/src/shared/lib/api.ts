@@ -1,4 +1,14 @@
-import type { Design, Edit, Font, FontFormat, Grain, Library, Note, TargetId } from '@unimorph/core'
+import type {
+  Design,
+  Edit,
+  Font,
+  FontFormat,
+  Grain,
+  Library,
+  Note,
+  StylingId,
+  TargetId,
+} from '@unimorph/core'
 
 export type Project = {
   readonly id: string
@@ -10,7 +20,7 @@ export type Project = {
 }
 export type Settings = {
   readonly target: TargetId
-  readonly styling: 'tailwind'
+  readonly styling: StylingId
   /** What is pressed answers the pointer also where no state of it is drawn; so when absent. */
   readonly derivesStates?: boolean
   /** The language of the texts, as a BCP 47 tag; told by their words when absent. */

@@ -1,11 +1,11 @@
 import { childrenInLayout, rootsOf, type UiImage, type UiNode } from '../../../ui/nodes.js'
 import type { UiProject } from '../../../ui/index.js'
-import type { Styling } from '../styling.js'
+import type { Styling, StylingOptions } from '../styling.js'
 import { colorIn } from './color-in.js'
 import { boxSlots, type ShadowCaster } from './box.js'
 import { plainClasses, steppedClasses, type Slot } from './slots.js'
 import { controlSlots } from './control.js'
-import { ENTRANCE_THEME, motionClasses, panelClasses } from './motion.js'
+import { ENTRANCE_THEME, ENTRANCE_VARIABLE, motionClasses, panelClasses } from './motion.js'
 import { stateClasses } from './states.js'
 import { runClasses, textSlots } from './text.js'
 import { modeRules } from './modes.js'
@@ -98,20 +98,20 @@ const meantSlots = (node: UiNode, slots: readonly Slot[]): Slot[] => {
 const PLACING =
   /^(?:(?:sm|md|lg|xl|2xl|min-\[[^\]]*\]):)*-?(?:m[trblxy]?-|w-|h-|size-|min-[wh]-|max-[wh]-|basis-|flex-(?:1|auto|none|initial)$|grow|shrink|self-|justify-self-|order-|col-|row-|absolute$|relative$|inset-|top-|right-|bottom-|left-|start-|end-|z-|hidden$)/
 
-export type TailwindOptions = {
-  /** The rules of the fonts that are delivered. */
-  readonly fonts: readonly string[]
-  /** What the style sheet calls a delivered picture. */
-  readonly address: (asset: string) => string
-  /** Whether a drawing is written into the page, and is no picture for the browser. */
-  readonly isIcon: (asset: string) => boolean
+/** The theme that the classes in use refer to. */
+export type TailwindStyling = Styling & {
+  readonly theme: {
+    declarations(): readonly string[]
+    modeRules(): string
+    hasEntrance(): boolean
+  }
 }
 
 /** Tailwind 4 utilities, with a theme made of the design's tokens and fonts. */
 export const createTailwind = (
   project: UiProject,
-  { fonts, address, isIcon }: TailwindOptions,
-): Styling => {
+  { fonts, address, isIcon }: StylingOptions,
+): TailwindStyling => {
   const theme = new TailwindTheme(project.theme)
   const mainFamily = findMainFamily(project)
   let hasEntrance = false
@@ -167,7 +167,13 @@ export const createTailwind = (
       : plainClasses(slots(node))
 
   return {
+    id: 'tailwind',
     classes,
+    theme: {
+      declarations: () => [...theme.declarations(), ...(hasEntrance ? [ENTRANCE_VARIABLE] : [])],
+      modeRules: () => modeRules(theme.modes()),
+      hasEntrance: () => hasEntrance,
+    },
     node: (node) => {
       if (node.type === 'control' && node.control === 'file') return hand(['sr-only'])
       hasEntrance ||= node.entrance !== undefined

@@ -74,19 +74,24 @@ const entranceClasses = (entrance: Entrance): string[] => {
   ]
 }
 
+/** How something comes in: its values are variables of the element. */
+export const ENTRANCE_VARIABLE =
+  '--animate-enter: enter var(--enter-duration, 600ms)\n  var(--enter-easing, ease-out) var(--enter-delay, 0ms) both;'
+
+export const ENTRANCE_KEYFRAMES = `@keyframes enter {
+  from {
+    opacity: var(--enter-opacity, 1);
+    translate: var(--enter-x, 0) var(--enter-y, 0);
+    scale: var(--enter-scale, 1);
+    rotate: var(--enter-rotate, 0deg);
+  }
+}`
+
 /** What the theme says about coming in, for projects in which something does. */
 export const ENTRANCE_THEME = [
-  '--animate-enter: enter var(--enter-duration, 600ms)',
-  '  var(--enter-easing, ease-out) var(--enter-delay, 0ms) both;',
+  ...ENTRANCE_VARIABLE.split('\n'),
   '',
-  '@keyframes enter {',
-  '  from {',
-  '    opacity: var(--enter-opacity, 1);',
-  '    translate: var(--enter-x, 0) var(--enter-y, 0);',
-  '    scale: var(--enter-scale, 1);',
-  '    rotate: var(--enter-rotate, 0deg);',
-  '  }',
-  '}',
+  ...ENTRANCE_KEYFRAMES.split('\n'),
 ]
 
 /** The classes of how a node moves. */

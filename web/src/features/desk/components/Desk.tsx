@@ -10,6 +10,7 @@ import { Lane } from './Lane'
 import { OutlineLane } from './OutlineLane'
 import { Separator } from './Separator'
 import { Source } from './Source'
+import { StylingSelect } from './StylingSelect'
 import { Stage } from './Stage'
 import { StageTools } from './StageTools'
 
@@ -152,7 +153,12 @@ export const Desk = () => {
             title="Source"
             isFolded={lanes.sourceFolded}
             onFold={() => lanes.fold('source')}
-            tools={<CopyButton path={path} />}
+            tools={
+              <>
+                <StylingSelect />
+                <CopyButton path={path} />
+              </>
+            }
           >
             <Source path={path} onPath={setPath} />
           </Lane>

@@ -158,6 +158,7 @@ describe('previews', () => {
     components: [],
     language: 'en',
     notes: [],
+    css: '',
     preview: { files, css: '.a{} </style><script>' },
     elapsedMs: 0,
   })

@@ -140,9 +140,18 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
     set({ isBusy: true })
     try {
       const { settings, scope } = get()
-      const { target, derivesStates = true, language, grain, library } = settings
+      const { target, styling, derivesStates = true, language, grain, library } = settings
       const select = selectedBy(scope)
-      const request = { edits: values(), target, select, derivesStates, language, grain, library }
+      const request = {
+        edits: values(),
+        target,
+        styling,
+        select,
+        derivesStates,
+        language,
+        grain,
+        library,
+      }
       const converted = await engine.call('convert', request)
       // A later change is already on its way; its result is the one to show.
       if (turn === converting) set({ converted })

@@ -19,7 +19,8 @@ const converted = (target: 'html' | 'react' | 'vue', files: EmittedFile[]) => ({
   components: [],
   language: 'en',
   notes: [],
-  preview: { files: [], css: '.a{}' },
+  css: '.a{}',
+  preview: { files: [], css: '' },
   elapsedMs: 0,
 })
 

@@ -113,8 +113,10 @@ export const buildPartFiles = (
 }
 
 /** The page a component runs in, with room around it. */
-export const buildPartPage = (converted: Converted, bundle: Bundle): string =>
-  buildAppPage(converted, bundle, { room: 24 })
+export const buildPartPage = (converted: Converted, bundle: Bundle): string => {
+  const { files, css } = converted
+  return buildAppPage({ ...converted, preview: { files, css } }, bundle, { room: 24 })
+}
 
 /** What an instance gives its component. */
 export const givenBy = ({ props, uses }: EmittedComponent, layer: string | undefined): Given => {

@@ -1,0 +1,98 @@
+import { spawnSync } from 'node:child_process'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join, resolve } from 'node:path'
+import { expect, test, type Page } from '@playwright/test'
+import { Desk } from './desk.js'
+
+const ROOT = resolve(__dirname, '../..')
+const CLI = join(ROOT, 'cli/bin/unimorph.mjs')
+
+let folder: string
+test.beforeEach(() => {
+  folder = mkdtempSync(join(tmpdir(), 'unimorph-styling-'))
+})
+test.afterEach(() => rmSync(folder, { recursive: true, force: true }))
+
+const run = (...args: string[]): void => {
+  const { status, stderr } = spawnSync(process.execPath, [CLI, ...args], { encoding: 'utf8' })
+  expect([status, stderr.replace(/^warning: .*\n/gm, '')]).toEqual([0, ''])
+}
+
+/** A design as a site: pages as they are delivered, apps as they are built. */
+const make = (design: string, target: string, styling: string): string => {
+  const project = join(folder, `${target}-${styling}`)
+  const site = join(folder, `${target}-${styling}-site`)
+  run(
+    'convert',
+    join(ROOT, 'demo/designs', design),
+    '--target',
+    target,
+    '--styling',
+    styling,
+    '--out',
+    project,
+  )
+  if (target === 'html') return project
+  run('build', project, '--site', site)
+  return site
+}
+
+/** What every element looks like, and where it is. */
+const looksOn = async (page: Page, site: string, width: number): Promise<readonly string[]> => {
+  await page.setViewportSize({ width, height: 900 })
+  await page.unroute('http://site.test/**')
+  await page.route('http://site.test/**', (route) => {
+    const path = new URL(route.request().url()).pathname
+    return route.fulfill({ path: join(site, path === '/' ? 'index.html' : path) })
+  })
+  await page.goto('http://site.test/', { waitUntil: 'networkidle' })
+  return page.evaluate(() => {
+    const properties =
+      'color backgroundColor backgroundImage backgroundSize fontSize fontWeight fontStyle lineHeight letterSpacing textAlign textDecorationLine textTransform whiteSpace borderTopWidth borderLeftWidth borderTopStyle opacity mixBlendMode filter rotate translate zIndex objectFit overflowX overflowY outlineWidth cursor display position gap padding margin appearance pointerEvents'.split(
+        ' ',
+      )
+    return [...document.body.querySelectorAll('*')]
+      .filter(({ tagName }) => tagName !== 'SCRIPT')
+      .map((element) => {
+        const box = element.getBoundingClientRect()
+        const places = [box.x, box.y, box.width, box.height].map((px) => Math.round(px))
+        const style = getComputedStyle(element) as unknown as Record<string, string>
+        return [element.tagName, ...places, ...properties.map((name) => style[name])].join(' | ')
+      })
+  })
+}
+
+for (const [design, target] of [
+  ['tidewrack.json', 'html'],
+  ['night-ferry-kiosk.svg', 'html'],
+  ['tidewrack.json', 'react'],
+  ['tidewrack.json', 'vue'],
+  ['tidewrack.json', 'angular'],
+] as const) {
+  test(`${design} as ${target} looks the same by plain style sheets at three widths`, async ({
+    page,
+  }) => {
+    test.setTimeout(120_000)
+    const [tailwind, plain] = ['tailwind', 'css'].map((styling) => make(design, target, styling))
+    for (const width of [390, 768, 1280]) {
+      // What a form says when something is wrong is of a red that each writes in its own way.
+      const asSaid = (looks: readonly string[]): readonly string[] =>
+        looks.filter((look) => !look.includes('oklch') && !look.includes('159, 7, 18'))
+      expect(asSaid(await looksOn(page, plain!, width))).toEqual(
+        asSaid(await looksOn(page, tailwind!, width)),
+      )
+    }
+  })
+}
+
+test('the desk shows what plain style sheets look like', async ({ page }) => {
+  const desk = await Desk.open(page, 'Tidewrack')
+  await desk.choose(/^styled by/, 'plain CSS')
+  await expect(page.getByRole('button', { name: 'styles.css' })).toHaveCount(1)
+  await expect(desk.code).toContainText('class="today-on-the-shore__')
+  const title = desk.result.getByRole('heading', { level: 1, name: 'Today on the shore' })
+  await expect(title).toHaveCSS('font-size', '32px')
+  await desk.choose(/^styled by/, 'Tailwind')
+  await expect(desk.code).toContainText('class="text-section')
+})
