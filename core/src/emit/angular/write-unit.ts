@@ -1,28 +1,13 @@
-import { quoteString } from '../script/quote-string.js'
+import { HTML_SPELLING } from '../shared/html-spelling.js'
 import { iconAttributes, type Icon } from '../shared/icons.js'
+import { printPage } from '../script/print-page.js'
 import { printLooksMember } from '../script/print-props.js'
 import { CURRENT_PAGE, type Dialect } from '../shared/build-markup.js'
 import { completeList } from '../shared/complete-list.js'
 import type { ComponentOptions } from '../shared/component-target.js'
-import {
-  concat,
-  group,
-  hardline,
-  ifBreak,
-  indent,
-  join,
-  line,
-  softline,
-  type Doc,
-} from '../shared/document.js'
+import { concat, hardline, indent, type Doc } from '../shared/document.js'
 import { textFile, type EmittedFile } from '../shared/emitted-file.js'
-import {
-  code,
-  text,
-  type Attribute,
-  type MarkupElement,
-  type MarkupNode,
-} from '../shared/markup.js'
+import { text, type Attribute, type MarkupElement, type MarkupNode } from '../shared/markup.js'
 import { titleOf } from '../shared/page-title.js'
 import { printDocument } from '../shared/print-document.js'
 import { printNodes } from '../shared/print-tags.js'
@@ -69,14 +54,7 @@ const toPage = ({ route, isHere }: PageLink): ReturnType<Dialect['link']> => {
 }
 
 export const unitSpelling: UnitSpelling = {
-  classAttribute: 'class',
-  labelFor: 'for',
-  startsWith: (value) => text('value', value),
-  startsOn: code('checked', 'true'),
-  disabled: code('disabled', 'true'),
-  required: code('required', 'true'),
-  open: code('open', 'true'),
-  menuTarget: 'popovertarget',
+  ...HTML_SPELLING,
   code: codeSpelling,
   quote: quoteInAttribute,
   toPage,
@@ -84,19 +62,6 @@ export const unitSpelling: UnitSpelling = {
   picture: (_variable, file) => text('src', `assets/${file}`),
   field: (name) => [text('formControlName', name)],
   ownDialog: 'dialog',
-}
-
-/** `usePage("Today", "Low water is at 14:32.");` */
-const printPage = (title: string, about: string | undefined): Doc => {
-  const given = [title, ...(about === undefined ? [] : [about])].map(quoteString)
-  return group(
-    concat([
-      'usePage(',
-      indent(concat([softline, join(concat([',', line]), given), ifBreak(',', '')])),
-      softline,
-      ');',
-    ]),
-  )
 }
 
 /** A field of a form that another component holds finds its form there. */

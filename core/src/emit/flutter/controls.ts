@@ -6,11 +6,11 @@ import {
   idOf,
   marked,
   readCode,
-  styleOf,
   textOf,
   wordsOf,
   type WidgetContext,
-} from './to-widgets.js'
+} from './context.js'
+import { styleOf } from './texts.js'
 import { dartOf } from './values-of.js'
 
 const KEYBOARDS: Readonly<Record<string, string>> = {

@@ -1,5 +1,6 @@
 import { mostCommon } from '../../math/statistics.js'
 import { rootsOf, screensOf, type UiForm, type UiNode } from '../../ui/nodes.js'
+import { HTML_SPELLING } from '../shared/html-spelling.js'
 import type { UiProject } from '../../ui/index.js'
 import { planComponents } from '../shared/component-plan.js'
 import type { CodeSpelling } from '../shared/component-code.js'
@@ -28,14 +29,7 @@ const codeSpelling: CodeSpelling = {
 }
 
 const spelling: UnitSpelling = {
-  classAttribute: 'class',
-  labelFor: 'for',
-  startsWith: (value) => text('value', value),
-  startsOn: code('checked', 'true'),
-  disabled: code('disabled', 'true'),
-  required: code('required', 'true'),
-  open: code('open', 'true'),
-  menuTarget: 'popovertarget',
+  ...HTML_SPELLING,
   code: codeSpelling,
   quote: quoteDart,
   toPage: ({ route, isHere }) => ({

@@ -1,5 +1,3 @@
-import type { DataList } from '../shared/lists.js'
-import type { Looks } from '../shared/looks.js'
 import {
   isClass,
   isComponentTag,
@@ -9,209 +7,21 @@ import {
 } from '../shared/markup.js'
 import type { PartComponent, Prop } from '../shared/prop.js'
 import { affected, arranged, boxed, held, placed, type Said } from './boxes.js'
+import {
+  attributeOf,
+  marked,
+  readCode,
+  saidOf,
+  textOf,
+  wordsOf,
+  type WidgetContext,
+} from './context.js'
 import { control } from './controls.js'
 import { call, list, quoteDart, raw, type Dart } from './dart.js'
 import { className, dartName } from './names.js'
-import { readTokens, type SlotValue } from './tokens.js'
-import { dartOf, fromName, isEver, type ValueContext } from './values-of.js'
-
-/** What pressing something does, by the name of its handler. */
-export type Handlers = ReadonlyMap<string, Dart>
-
-export type WidgetContext = ValueContext & {
-  readonly looks: readonly Looks[]
-  readonly parts: ReadonlyMap<string, PartComponent>
-  /** The files of icons, by their tags. */
-  readonly icons: ReadonlyMap<string, string>
-  /** What the component is given, by name. */
-  readonly props: ReadonlyMap<string, Prop>
-  readonly handlers: Handlers
-  /** Panels that are shown over the page, by their ids: the component of each. */
-  readonly panels: ReadonlyMap<string, string>
-  /** Parts of the page that links lead to. */
-  readonly anchors: ReadonlySet<string>
-  /** Menus that are folded away, by their ids. */
-  readonly menus: ReadonlyMap<string, MarkupElement>
-  /** The words that name controls, by what the id of a control is made of. */
-  readonly labels: ReadonlyMap<string, MarkupNode>
-  /** Hears of the files of helpers that are needed. */
-  readonly helpers: Set<string>
-  readonly lists: readonly DataList[]
-  /** The form something stands in, by the name of its answers. */
-  readonly form?: string
-  /** Fields of things in lists that say whether something is so. */
-  readonly flags: ReadonlySet<string>
-  /** Components that are shown by what is pressed, and stand nowhere. */
-  readonly skipped: ReadonlySet<string>
-  /** What is at hand under a name of its own: `sighting.note` → `note`. */
-  readonly renamed: ReadonlyMap<string, string>
-}
-
-export const attributeOf = (element: MarkupElement, name: string): Attribute | undefined =>
-  element.attributes.find((one) => one.name === name)
-
-/** The words an attribute has, as Dart: a text in quotes, or code. */
-export const wordsOf = (
-  element: MarkupElement,
-  name: string,
-  context: WidgetContext,
-): string | undefined => {
-  const found = attributeOf(element, name)
-  if (found?.kind === 'text') return quoteDart(found.text)
-  return found?.kind === 'code' ? readCode(found.code, context) : undefined
-}
-
-export const textOf = (element: MarkupElement, name: string): string | undefined => {
-  const found = attributeOf(element, name)
-  return found?.kind === 'text' ? found.text : undefined
-}
-
-/** The names of Dart for what is given, or for a field of a thing in a list. */
-const fieldNames = (code: string): string =>
-  /^[a-z]\w*(\.\w+)?$/.test(code) && !/^(true|false|null)$/.test(code)
-    ? code.split('.').map(dartName).join('.')
-    : code
-
-/** What an id is: the same words, or the same code. */
-export const idOf = (attribute: Attribute): string =>
-  attribute.kind === 'text'
-    ? `'${attribute.text}'`
-    : attribute.kind === 'code'
-      ? attribute.code
-      : ''
-
-/** Code as the component has it: what was looked at before is at hand. */
-export const readCode = (code: string, { renamed }: WidgetContext): string =>
-  renamed.get(code) ?? fieldNames(code).replaceAll('!==', '!=').replaceAll('===', '==')
-
-const CASES: Readonly<Record<string, (text: string) => string>> = {
-  upper: (text) => text.toUpperCase(),
-  lower: (text) => text.toLowerCase(),
-  title: (text) => text.replace(/(^|\s)\p{L}/gu, (letter) => letter.toUpperCase()),
-}
-
-const sameOf = (value: SlotValue | undefined): string | undefined =>
-  value?.kind === 'same' ? value.code : undefined
-
-/** A text in the case it is set in. */
-const cased = (text: string, said: Said): string => {
-  const change = CASES[sameOf(said.get('case')) ?? '']
-  return change ? change(text) : text
-}
-
-const withInk = (code: string, more: Readonly<Record<string, Dart | undefined>>): Dart => {
-  const named = Object.fromEntries(Object.entries(more).filter(([, value]) => value !== undefined))
-  const isEmpty = Object.keys(named).length === 0
-  const whole = /^TextStyle\(([\s\S]*)\)$/.exec(code)
-  if (whole) {
-    const style = dartOf({ kind: 'same', code }, EMPTY) as Extract<Dart, { kind: 'call' }>
-    const own = call('TextStyle', named).args
-    return { ...style, args: [...style.args, ...own] }
-  }
-  return isEmpty ? raw(code) : call(`${code}.copyWith`, named)
-}
-
-const EMPTY: ValueContext = { widths: new Set(), choiceType: (prop) => prop }
-
-/** How letters look. */
-export const styleOf = (said: Said, context: ValueContext): Dart | undefined => {
-  const more = {
-    color: dartOf(said.get('ink'), context),
-    decoration: dartOf(said.get('decoration'), context, 'TextDecoration.none'),
-  }
-  return dartOf(said.get('type'), context, 'null', (code) => withInk(code, more))
-}
-
-const runStyle = (said: Said, context: ValueContext): Dart | undefined => {
-  const get = (slot: string): Dart | undefined => dartOf(said.get(slot), context)
-  const style = call('TextStyle', {
-    fontFamily: get('run.family'),
-    fontSize: get('run.size'),
-    fontWeight: get('run.weight'),
-    fontStyle: get('run.style'),
-    letterSpacing: get('run.spacing'),
-    color: get('run.ink'),
-    decoration: get('run.decoration'),
-  })
-  return style.args.length > 0 ? style : undefined
-}
-
-const saidOf = (element: MarkupElement, { looks }: WidgetContext): Said =>
-  readTokens(element.attributes.find(isClass), looks)
-
-const stringOf = (node: MarkupNode, said: Said, context: WidgetContext): string | undefined => {
-  if (node.kind === 'text') return quoteDart(cased(node.text, said))
-  if (node.kind !== 'expression') return undefined
-  const change = sameOf(said.get('case'))
-  const code = readCode(node.code, context)
-  return change === 'upper' ? `${code}.toUpperCase()` : code
-}
-
-const spanOf = (node: MarkupNode, said: Said, context: WidgetContext): Dart => {
-  const text = stringOf(node, said, context)
-  if (text !== undefined) return call('TextSpan', { text })
-  if (node.kind !== 'element') throw new Error(`No span is made of ${node.kind}`)
-  const own = saidOf(node, context)
-  if (node.tag === 'br') {
-    const shown = dartOf(own.get('shown'), context, 'true')
-    if (!shown) return call('TextSpan', { text: "'\\n'" })
-    // A line ends here at some widths only; at the others a space stands there.
-    return call('TextSpan', {
-      text: dartOf(own.get('shown'), context, "'\\n'", (code) =>
-        raw(code === 'true' ? "'\\n'" : "' '"),
-      ),
-    })
-  }
-  const [only, ...others] = node.children
-  const style = runStyle(own, context)
-  const inside = new Map([...said, ...own])
-  if (only && others.length === 0 && only.kind !== 'element') {
-    return call('TextSpan', { text: stringOf(only, inside, context), style })
-  }
-  return call('TextSpan', {
-    style,
-    children: list(node.children.map((child) => spanOf(child, inside, context))),
-  })
-}
-
-const isNowrap = (said: Said): boolean => isEver(said.get('nowrap'))
-
-const CURRENT = ['type', 'ink', 'decoration']
-
-/** How letters look, where they are a link also on the page that it leads to. */
-const linkStyle = (
-  element: MarkupElement,
-  said: Said,
-  context: WidgetContext,
-): Dart | undefined => {
-  const own = styleOf(said, context)
-  const changed = CURRENT.filter((slot) => said.has(`current.${slot}`))
-  const to = wordsOf(element, 'to', context)
-  if (!own || changed.length === 0 || to === undefined) return own
-  const there = new Map([
-    ...said,
-    ...changed.map((slot) => [slot, said.get(`current.${slot}`)!] as const),
-  ])
-  const then = styleOf(there, context)!
-  if (textOf(element, 'aria-current') === 'page') return then
-  return { kind: 'choice', condition: `isCurrent(context, ${to})`, then, otherwise: own }
-}
-
-const textWidget = (element: MarkupElement, said: Said, context: WidgetContext): Dart => {
-  const named = {
-    style: linkStyle(element, said, context),
-    textAlign: dartOf(said.get('align'), context, 'TextAlign.start'),
-    softWrap: isNowrap(said)
-      ? dartOf(said.get('nowrap'), context, 'true', () => raw('false'))
-      : undefined,
-  }
-  const [only, ...others] = element.children
-  const lone = only && others.length === 0 ? stringOf(only, said, context) : undefined
-  if (element.children.length === 0) return call('Text', named, ["''"])
-  if (lone !== undefined) return call('Text', named, [lone])
-  const spans = element.children.map((child) => spanOf(child, said, context))
-  return call('Text.rich', named, [call('TextSpan', { children: list(spans) })])
-}
+import { textWidget } from './texts.js'
+import type { SlotValue } from './tokens.js'
+import { dartOf, fromName, type ValueContext } from './values-of.js'
 
 const pictureWidget = (element: MarkupElement, said: Said, context: WidgetContext): Dart => {
   const source = wordsOf(element, 'src', context) ?? "''"
@@ -391,22 +201,6 @@ const useOf = (element: MarkupElement, part: PartComponent, context: WidgetConte
   )
   const own: Dart = { ...call(className(element.tag), named), layer: element.layer }
   return placed(boxed(own, said, context)!, said, context)
-}
-
-/** The key by which a link, or a preview, finds what an element became. */
-const keyOf = (element: MarkupElement, { anchors }: WidgetContext): string | undefined => {
-  const layer = textOf(element, 'data-layer')
-  if (layer !== undefined) return `ValueKey(${quoteDart(layer)})`
-  const id = textOf(element, 'id')
-  return id !== undefined && anchors.has(id) ? `GlobalObjectKey(${quoteDart(id)})` : undefined
-}
-
-/** A widget that knows its layer, with the key it has to have. */
-export const marked = (own: Dart, element: MarkupElement, context: WidgetContext): Dart => {
-  if (own.kind !== 'call') return own
-  const key = keyOf(element, context)
-  const args = key === undefined ? own.args : [{ name: 'key', value: raw(key) }, ...own.args]
-  return { ...own, args, layer: element.layer }
 }
 
 const wholeOf = (element: MarkupElement, context: WidgetContext): Dart => {

@@ -1,17 +1,5 @@
-import { completeList, givenAs } from '../shared/complete-list.js'
-import {
-  concat,
-  group,
-  hardline,
-  ifBreak,
-  indent,
-  join,
-  line,
-  softline,
-  type Doc,
-} from '../shared/document.js'
-import { textFile, type EmittedFile } from '../shared/emitted-file.js'
-import { printDocument } from '../shared/print-document.js'
+import { completeList } from '../shared/complete-list.js'
+import type { EmittedFile } from '../shared/emitted-file.js'
 import type { Statement } from '../shared/component-code.js'
 import type { DataList } from '../shared/lists.js'
 import type { MarkupElement, MarkupNode } from '../shared/markup.js'
@@ -19,13 +7,13 @@ import type { PartComponent, Prop } from '../shared/prop.js'
 import { choiceTypeOf, findOwner, type Parts } from '../shared/prop-owner.js'
 import { finishUnit, folderOf, type BuiltUnit, type UnitOptions } from '../shared/units.js'
 import { findImports } from '../shared/uses.js'
-import { EXPORTS } from './behaviour/files.js'
-import { call, list, printDart, quoteDart, raw, type Dart } from './dart.js'
+import { call, quoteDart, raw, type Dart } from './dart.js'
+import { findTargets } from './find-targets.js'
 import { className, dartName, toFileName } from './names.js'
-import { idOf, toWidget, type Handlers, type WidgetContext } from './to-widgets.js'
-import { fromName } from './values-of.js'
-
-const PRINT_WIDTH = 80
+import { printFile, type Relative } from './print-file.js'
+import { printList } from './print-list.js'
+import type { Handlers, WidgetContext } from './context.js'
+import { toWidget } from './to-widgets.js'
 
 export type FlutterOptions = UnitOptions & {
   readonly parts: Parts
@@ -69,39 +57,6 @@ const createContext = (
     renamed: new Map(),
     ...more,
   }
-}
-
-const visit = (node: MarkupNode, see: (element: MarkupElement) => void): void => {
-  if (node.kind === 'element') see(node)
-  if (node.kind === 'loop') visit(node.template, see)
-  if (node.kind === 'when') visit(node.content, see)
-  if ('children' in node) for (const child of node.children) visit(child, see)
-}
-
-/** The parts that links of the same page lead to, and the menus that are folded away. */
-const findTargets = (
-  markup: MarkupElement,
-): Pick<WidgetContext, 'anchors' | 'menus' | 'labels'> => {
-  const labels = new Map<string, MarkupNode>()
-  const anchors = new Set<string>()
-  const menus = new Map<string, MarkupElement>()
-  visit(markup, ({ tag, attributes, children }) => {
-    for (const one of attributes) {
-      if (one.name === 'href' && one.kind === 'text' && /^#./.test(one.text)) {
-        anchors.add(one.text.slice(1))
-      }
-    }
-    const of = attributes.find(({ name }) => name === 'for')
-    const [words] = children
-    if (tag === 'label' && of && words) labels.set(idOf(of), words)
-  })
-  visit(markup, (element) => {
-    const id = element.attributes.find(({ name }) => name === 'id')
-    const isMenu =
-      element.tag === 'nav' && element.attributes.some(({ name }) => name === 'popover')
-    if (isMenu && id?.kind === 'text') menus.set(id.text, element)
-  })
-  return { anchors, menus, labels }
 }
 
 /** What handlers do, as functions. */
@@ -158,189 +113,6 @@ const stateOf = (statement: Statement): readonly string[] => {
   ]
 }
 
-type Relative = { readonly folder: string; readonly name: string }
-
-/** The lines that import what some code names. */
-const importLines = (
-  code: string,
-  folder: string,
-  files: readonly Relative[],
-): readonly string[] => {
-  const isUsed = (name: string): boolean => new RegExp(`\\b${name}\\b`).test(code)
-  const shared = Object.entries(EXPORTS).flatMap(([file, names]) =>
-    names.some(isUsed) ? [{ folder: 'shared', name: file }] : [],
-  )
-  const packages = [
-    "import 'package:flutter/material.dart';",
-    ...(isUsed('SvgPicture') ? ["import 'package:flutter_svg/flutter_svg.dart';"] : []),
-  ]
-  const filtered = code.includes('ImageFilter') ? ["import 'dart:ui';", ''] : []
-  const own = [...files, ...shared].map(({ folder: to, name }) =>
-    to === folder ? `${name}.dart` : `../${to}/${name}.dart`,
-  )
-  const theme =
-    /\b(colors\.|AppColors|AppSpace|AppRadius|AppShadow|AppType)\b/.test(code) ||
-    code.includes('colors.')
-  const all = [...new Set([...own, ...(theme ? ['../theme.dart'] : [])])].sort()
-  return [
-    ...filtered,
-    ...packages,
-    ...(all.length > 0 ? ['', ...all.map((path) => `import '${path}';`)] : []),
-  ]
-}
-
-/** What is said before a component returns its widget. */
-const beginningOf = (code: string, widths: ReadonlySet<number>): readonly string[] => [
-  ...(/\bcolors\./.test(code) ? ['final colors = AppColors.of(context);'] : []),
-  ...(widths.size > 0 ? ['final width = MediaQuery.sizeOf(context).width;'] : []),
-  ...[...widths]
-    .sort((a, b) => a - b)
-    .map((px) => `final ${fromName(px)} = width >= ${String(px)};`),
-]
-
-type ClassParts = {
-  readonly path: string
-  readonly folder: string
-  readonly name: string
-  readonly about: string
-  readonly widget: Dart
-  readonly context: WidgetContext & { readonly types: ReadonlySet<string> }
-  readonly files: readonly Relative[]
-  readonly state?: readonly string[]
-  readonly props?: readonly { readonly line: string; readonly field: string }[]
-  readonly types?: readonly string[]
-  readonly data?: readonly Doc[]
-}
-
-/** A comment in lines of their width, whatever it says. */
-const comment = (text: string): string => {
-  const lines: string[] = []
-  for (const word of text.split(/\s+/).filter(Boolean)) {
-    const last = lines.at(-1)
-    if (last !== undefined && last.length + word.length + 1 <= PRINT_WIDTH) {
-      lines[lines.length - 1] = `${last} ${word}`
-    } else lines.push(`/// ${word}`)
-  }
-  return lines.join('\n')
-}
-
-const EMPTY_LINE = concat([hardline, hardline])
-
-/** Lines of text, one below the other. */
-const lines = (all: readonly string[]): Doc =>
-  join(
-    hardline,
-    all.flatMap((one) => one.split('\n')),
-  )
-
-/** Members of a class, with an empty line between two. */
-const printClass = (head: string, members: readonly Doc[]): Doc =>
-  concat([head, indent(concat([hardline, join(EMPTY_LINE, members)])), hardline, '}'])
-
-/** `const Tide({super.key, required this.label});`, a name a line where they are too long for one. */
-const printConstructor = (name: string, parameters: readonly string[]): Doc => {
-  const all = join(concat([',', line]), ['super.key', ...parameters])
-  return group(
-    concat([`const ${name}({`, indent(concat([softline, all, ifBreak(',', '')])), softline, '});']),
-  )
-}
-
-const printBuild = (widget: Doc, beginning: readonly string[]): Doc =>
-  concat([
-    '@override',
-    hardline,
-    'Widget build(BuildContext context) {',
-    indent(
-      concat([
-        hardline,
-        ...(beginning.length > 0 ? [lines(beginning), EMPTY_LINE] : []),
-        'return ',
-        widget,
-        ';',
-      ]),
-    ),
-    hardline,
-    '}',
-  ])
-
-const printFile = (parts: ClassParts): EmittedFile => {
-  const { path, folder, name, about, widget, context, files, state = [], props = [] } = parts
-  const { types = [], data = [] } = parts
-  const widgetDoc = printDart(widget)
-  const code = [widgetDoc, ...data]
-    .map((doc) => printDocument(doc, PRINT_WIDTH).text)
-    .concat(
-      state,
-      props.map(({ field }) => field),
-    )
-    .join('\n')
-  const build = printBuild(widgetDoc, beginningOf(code, context.widths))
-  const members: Doc[] = [
-    printConstructor(
-      name,
-      props.map(({ line: one }) => one),
-    ),
-    ...(props.length > 0 ? [lines(props.map(({ field }) => field))] : []),
-  ]
-  const documented = concat([lines([comment(about)]), hardline])
-  const body =
-    state.length === 0
-      ? concat([
-          documented,
-          printClass(`class ${name} extends StatelessWidget {`, [...members, build]),
-        ])
-      : concat([
-          documented,
-          printClass(`class ${name} extends StatefulWidget {`, [
-            ...members,
-            lines(['@override', `State<${name}> createState() => _${name}State();`]),
-          ]),
-          EMPTY_LINE,
-          printClass(`class _${name}State extends State<${name}> {`, [lines(state), build]),
-        ])
-  const blocks: Doc[] = [lines(importLines(code, folder, files)), ...types, ...data, body]
-  const printed = printDocument(concat([join(EMPTY_LINE, blocks), hardline]), PRINT_WIDTH)
-  return textFile(path, printed.text, printed.spans)
-}
-
-const typeOf = (
-  list: DataList,
-  i: number,
-  options: FlutterOptions,
-  context: WidgetContext,
-): string => {
-  const field = list.fields[i]!
-  const as = givenAs(list, field)
-  const owner = as && findOwner(as.tag, as.prop, options.parts)
-  if (owner?.prop.kind === 'choice') return context.choiceType(`${owner.tag}.${owner.prop.name}`)
-  return field.kind === 'flag' || owner?.prop.kind === 'flag' ? 'bool' : 'String'
-}
-
-/** A list of records, with what the design says as its content. */
-const printList = (data: DataList, options: FlutterOptions, context: WidgetContext): Doc => {
-  const types = data.fields.map((_, i) => typeOf(data, i, options, context))
-  const type = `({${data.fields
-    .map((field, i) => `${types[i]!}${field.isOptional ? '?' : ''} ${dartName(field.name)}`)
-    .join(', ')}})`
-  const valueOf = (value: string | boolean | undefined, i: number): string => {
-    if (value === undefined) return 'null'
-    if (typeof value === 'boolean') return String(value)
-    const own = types[i]!
-    if (own === 'bool') return value
-    return own === 'String' ? quoteDart(value) : `${own}.${value}`
-  }
-  const rows = data.rows.map(({ layer, values }): Dart => ({
-    ...call(
-      '',
-      Object.fromEntries(
-        data.fields.map((field, i) => [dartName(field.name), valueOf(values[i], i)]),
-      ),
-    ),
-    layer,
-  }))
-  return concat([`const List<${type}> ${data.name} = `, printDart(list(rows), true), ';'])
-}
-
 /** The flags of the things in lists, as a template looks at them. */
 const flagsOf = (lists: readonly DataList[]): ReadonlySet<string> =>
   new Set(
@@ -394,7 +166,7 @@ export const writeUnit = (built: BuiltUnit, options: FlutterOptions): EmittedFil
       : unit.kind === 'panel'
         ? panelOf(toWidget(finished.markup.children[0] as MarkupElement, context), unit.panel)
         : inside
-  const data = lists.map((one) => printList(one, options, context))
+  const data = lists.map((one) => printList(one, options.parts, context))
   const dialogs = own.statements.flatMap((one) => (one.kind === 'dialog' ? [one.component] : []))
   const forms = [...own.forms].map((form) => ({ folder: 'forms', name: formFile(form) }))
   const opened = dialogs.map((one) => ({ folder: 'components', name: toFileName(className(one)) }))

@@ -1,13 +1,13 @@
 /** Small functions for events of the browser, in TypeScript, as text: for targets whose events are the browser's own. */
 
-export const CLOSE_DIALOG = `/** For a click: closes the dialog the button stands in. */
+const CLOSE_DIALOG = `/** For a click: closes the dialog the button stands in. */
 export function closeDialog(event: Event) {
   const button = event.currentTarget as HTMLElement;
   button.closest("dialog")?.close();
 }
 `
 
-export const MOVE_TAB = `/** For a key pressed in a list of tabs: arrow keys choose the one beside. */
+const MOVE_TAB = `/** For a key pressed in a list of tabs: arrow keys choose the one beside. */
 export function moveTab(event: KeyboardEvent) {
   const step = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
   const list = event.currentTarget as HTMLElement;
@@ -20,7 +20,7 @@ export function moveTab(event: KeyboardEvent) {
 }
 `
 
-export const COUNT_FIELD = `/** For a click: counts the number that the button controls by its \`data-step\`. */
+const COUNT_FIELD = `/** For a click: counts the number that the button controls by its \`data-step\`. */
 export function countField(event: Event) {
   const button = event.currentTarget as HTMLElement;
   const id = button.getAttribute("aria-controls") ?? "";
@@ -31,7 +31,7 @@ export function countField(event: Event) {
 }
 `
 
-export const ENTER_MENU = `/** For the toggling of a menu: the first item is focused when it is shown. */
+const ENTER_MENU = `/** For the toggling of a menu: the first item is focused when it is shown. */
 export function enterMenu(event: Event) {
   if (!(event instanceof ToggleEvent) || event.newState !== "open") return;
   const menu = event.currentTarget as HTMLElement;
@@ -39,14 +39,14 @@ export function enterMenu(event: Event) {
 }
 `
 
-export const LEAVE_MENU = `/** For a click in a menu: what is chosen puts it away. */
+const LEAVE_MENU = `/** For a click in a menu: what is chosen puts it away. */
 export function leaveMenu(event: Event) {
   const item = (event.target as Element).closest("[role=menuitem]");
   if (item) (event.currentTarget as HTMLElement).hidePopover();
 }
 `
 
-export const MOVE_IN_MENU = `/** For a key pressed in a menu: arrow keys move from one item to the next. */
+const MOVE_IN_MENU = `/** For a key pressed in a menu: arrow keys move from one item to the next. */
 export function moveInMenu(event: KeyboardEvent) {
   const menu = event.currentTarget as HTMLElement;
   const items = [...menu.querySelectorAll<HTMLElement>("[role=menuitem]")];
@@ -59,10 +59,21 @@ export function moveInMenu(event: KeyboardEvent) {
 }
 `
 
-export const SCROLL_TO_PART = `/** For a click on a link to a part of the page: the address stays that of the page. */
+const SCROLL_TO_PART = `/** For a click on a link to a part of the page: the address stays that of the page. */
 export function scrollToPart(event: Event) {
   event.preventDefault();
   const id = (event.currentTarget as HTMLAnchorElement).hash.slice(1);
   document.getElementById(id)?.scrollIntoView({ behavior: "smooth" });
 }
 `
+
+/** These functions, by their names. */
+export const DOM_HELPERS = {
+  closeDialog: CLOSE_DIALOG,
+  countField: COUNT_FIELD,
+  enterMenu: ENTER_MENU,
+  leaveMenu: LEAVE_MENU,
+  moveInMenu: MOVE_IN_MENU,
+  moveTab: MOVE_TAB,
+  scrollToPart: SCROLL_TO_PART,
+} as const

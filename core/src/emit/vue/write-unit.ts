@@ -1,19 +1,10 @@
+import { HTML_SPELLING } from '../shared/html-spelling.js'
 import { listBlocks } from '../script/print-list.js'
 import { printBlock } from '../script/print-block.js'
+import { printPage } from '../script/print-page.js'
 import { printLooks, printMember, printNames } from '../script/print-props.js'
-import { quoteString } from '../script/quote-string.js'
 import type { ComponentOptions } from '../shared/component-target.js'
-import {
-  concat,
-  group,
-  hardline,
-  ifBreak,
-  indent,
-  join,
-  softline,
-  line,
-  type Doc,
-} from '../shared/document.js'
+import { concat, group, hardline, join, type Doc } from '../shared/document.js'
 import type { EmittedFile } from '../shared/emitted-file.js'
 import { iconAttributes, type Icon } from '../shared/icons.js'
 import type { DataList } from '../shared/lists.js'
@@ -31,14 +22,7 @@ import { importsOf } from './imports.js'
 import { printFile } from './print-file.js'
 
 export const unitSpelling: UnitSpelling = {
-  classAttribute: 'class',
-  labelFor: 'for',
-  startsWith: (value) => text('value', value),
-  startsOn: code('checked', 'true'),
-  disabled: code('disabled', 'true'),
-  required: code('required', 'true'),
-  open: code('open', 'true'),
-  menuTarget: 'popovertarget',
+  ...HTML_SPELLING,
   code: codeSpelling,
   quote: quoteInAttribute,
   // It says of itself when it leads to the page that is shown.
@@ -56,19 +40,6 @@ const DIALOG: readonly Doc[] = [
 /** What a thing in a list is given may include where it stands, which is no prop. */
 const typeInList = ({ type, fields }: DataList): string =>
   fields.some(({ name }) => name === 'class') ? `(${type} & { class?: string })` : type
-
-/** `usePage("Today", "Low water is at 14:32.");` */
-const printPage = (title: string, about: string | undefined): Doc => {
-  const given = [title, ...(about === undefined ? [] : [about])].map(quoteString)
-  return group(
-    concat([
-      'usePage(',
-      indent(concat([softline, join(concat([',', line]), given), ifBreak(',', '')])),
-      softline,
-      ');',
-    ]),
-  )
-}
 
 const together = (lines: readonly Doc[]): readonly Doc[] =>
   lines.length === 0 ? [] : [join(hardline, lines)]

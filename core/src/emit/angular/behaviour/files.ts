@@ -1,12 +1,4 @@
-import {
-  CLOSE_DIALOG,
-  COUNT_FIELD,
-  ENTER_MENU,
-  LEAVE_MENU,
-  MOVE_IN_MENU,
-  MOVE_TAB,
-  SCROLL_TO_PART,
-} from '../../script/dom-helpers.js'
+import { DOM_HELPERS } from '../../script/dom-helpers.js'
 import { FIELD_LABEL, FORM_WORDS, POST_ANSWERS } from '../../script/shared-helpers.js'
 import type { Helper } from '../../shared/component-code.js'
 import { textFile, type EmittedFile } from '../../shared/emitted-file.js'
@@ -142,15 +134,9 @@ ${openingTag('p', ['role="status"', '[textContent]="status()"', `class="${status
 `
 
 const FILES = {
-  closeDialog: CLOSE_DIALOG,
-  countField: COUNT_FIELD,
+  ...DOM_HELPERS,
   enterInView: ENTER_IN_VIEW,
-  enterMenu: ENTER_MENU,
-  leaveMenu: LEAVE_MENU,
-  moveInMenu: MOVE_IN_MENU,
-  moveTab: MOVE_TAB,
   postAnswers: POST_ANSWERS,
-  scrollToPart: SCROLL_TO_PART,
 } as const satisfies Partial<Record<Helper, string>>
 
 const fileOf = (name: string): string =>

@@ -1,12 +1,4 @@
-import {
-  CLOSE_DIALOG,
-  COUNT_FIELD,
-  ENTER_MENU,
-  LEAVE_MENU,
-  MOVE_IN_MENU,
-  MOVE_TAB,
-  SCROLL_TO_PART,
-} from '../../script/dom-helpers.js'
+import { DOM_HELPERS } from '../../script/dom-helpers.js'
 import { FORM_CHECKS, POST_ANSWERS } from '../../script/shared-helpers.js'
 import type { Helper } from '../../shared/component-code.js'
 import { textFile, type EmittedFile } from '../../shared/emitted-file.js'
@@ -81,15 +73,9 @@ ${openingTag('p', 'status', status)}
 `
 
 const FILES = {
-  closeDialog: CLOSE_DIALOG,
-  countField: COUNT_FIELD,
+  ...DOM_HELPERS,
   enterInView: ENTER_IN_VIEW,
-  enterMenu: ENTER_MENU,
-  leaveMenu: LEAVE_MENU,
-  moveInMenu: MOVE_IN_MENU,
-  moveTab: MOVE_TAB,
   postAnswers: POST_ANSWERS,
-  scrollToPart: SCROLL_TO_PART,
   useForm: USE_FORM,
 } as const satisfies Partial<Record<Helper, string>>
 

@@ -1,0 +1,98 @@
+import type { DataList } from '../shared/lists.js'
+import type { Looks } from '../shared/looks.js'
+import { isClass, type Attribute, type MarkupElement, type MarkupNode } from '../shared/markup.js'
+import type { PartComponent, Prop } from '../shared/prop.js'
+import type { Said } from './boxes.js'
+import { quoteDart, raw, type Dart } from './dart.js'
+import { dartName } from './names.js'
+import { readTokens } from './tokens.js'
+import type { ValueContext } from './values-of.js'
+
+/** What pressing something does, by the name of its handler. */
+export type Handlers = ReadonlyMap<string, Dart>
+
+export type WidgetContext = ValueContext & {
+  readonly looks: readonly Looks[]
+  readonly parts: ReadonlyMap<string, PartComponent>
+  /** The files of icons, by their tags. */
+  readonly icons: ReadonlyMap<string, string>
+  /** What the component is given, by name. */
+  readonly props: ReadonlyMap<string, Prop>
+  readonly handlers: Handlers
+  /** Panels that are shown over the page, by their ids: the component of each. */
+  readonly panels: ReadonlyMap<string, string>
+  /** Parts of the page that links lead to. */
+  readonly anchors: ReadonlySet<string>
+  /** Menus that are folded away, by their ids. */
+  readonly menus: ReadonlyMap<string, MarkupElement>
+  /** The words that name controls, by what the id of a control is made of. */
+  readonly labels: ReadonlyMap<string, MarkupNode>
+  /** Hears of the files of helpers that are needed. */
+  readonly helpers: Set<string>
+  readonly lists: readonly DataList[]
+  /** The form something stands in, by the name of its answers. */
+  readonly form?: string
+  /** Fields of things in lists that say whether something is so. */
+  readonly flags: ReadonlySet<string>
+  /** Components that are shown by what is pressed, and stand nowhere. */
+  readonly skipped: ReadonlySet<string>
+  /** What is at hand under a name of its own: `sighting.note` → `note`. */
+  readonly renamed: ReadonlyMap<string, string>
+}
+
+export const attributeOf = (element: MarkupElement, name: string): Attribute | undefined =>
+  element.attributes.find((one) => one.name === name)
+
+/** The words an attribute has, as Dart: a text in quotes, or code. */
+export const wordsOf = (
+  element: MarkupElement,
+  name: string,
+  context: WidgetContext,
+): string | undefined => {
+  const found = attributeOf(element, name)
+  if (found?.kind === 'text') return quoteDart(found.text)
+  return found?.kind === 'code' ? readCode(found.code, context) : undefined
+}
+
+export const textOf = (element: MarkupElement, name: string): string | undefined => {
+  const found = attributeOf(element, name)
+  return found?.kind === 'text' ? found.text : undefined
+}
+
+/** The names of Dart for what is given, or for a field of a thing in a list. */
+const fieldNames = (code: string): string =>
+  /^[a-z]\w*(\.\w+)?$/.test(code) && !/^(true|false|null)$/.test(code)
+    ? code.split('.').map(dartName).join('.')
+    : code
+
+/** What an id is: the same words, or the same code. */
+export const idOf = (attribute: Attribute): string =>
+  attribute.kind === 'text'
+    ? `'${attribute.text}'`
+    : attribute.kind === 'code'
+      ? attribute.code
+      : ''
+
+/** Code as the component has it: what was looked at before is at hand. */
+export const readCode = (code: string, { renamed }: WidgetContext): string =>
+  renamed.get(code) ?? fieldNames(code).replaceAll('!==', '!=').replaceAll('===', '==')
+
+/** What the classes of an element say of its look. */
+export const saidOf = (element: MarkupElement, { looks }: WidgetContext): Said =>
+  readTokens(element.attributes.find(isClass), looks)
+
+/** The key by which a link, or a preview, finds what an element became. */
+const keyOf = (element: MarkupElement, { anchors }: WidgetContext): string | undefined => {
+  const layer = textOf(element, 'data-layer')
+  if (layer !== undefined) return `ValueKey(${quoteDart(layer)})`
+  const id = textOf(element, 'id')
+  return id !== undefined && anchors.has(id) ? `GlobalObjectKey(${quoteDart(id)})` : undefined
+}
+
+/** A widget that knows its layer, with the key it has to have. */
+export const marked = (own: Dart, element: MarkupElement, context: WidgetContext): Dart => {
+  if (own.kind !== 'call') return own
+  const key = keyOf(element, context)
+  const args = key === undefined ? own.args : [{ name: 'key', value: raw(key) }, ...own.args]
+  return { ...own, args, layer: element.layer }
+}

@@ -1,0 +1,14 @@
+import { code, text } from './markup.js'
+import type { UnitSpelling } from './units.js'
+
+/** How targets spell attributes whose names are those of HTML. */
+export const HTML_SPELLING = {
+  classAttribute: 'class',
+  labelFor: 'for',
+  startsWith: (value) => text('value', value),
+  startsOn: code('checked', 'true'),
+  disabled: code('disabled', 'true'),
+  required: code('required', 'true'),
+  open: code('open', 'true'),
+  menuTarget: 'popovertarget',
+} as const satisfies Partial<UnitSpelling>
