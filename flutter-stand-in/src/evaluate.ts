@@ -156,6 +156,9 @@ export class Evaluator {
       if (value === undefined) throw new NotKnown(`Nothing has a field "${name}".`)
       return value
     }
+    if (typeof target === 'string' && name === 'toUpperCase') {
+      return { kind: 'made', name: 'method', named: { target }, positional: [name] }
+    }
     if (isMade(target)) {
       const own = target.named[name]
       if (own !== undefined) return own
@@ -168,6 +171,8 @@ export class Evaluator {
     if (isClosure(target)) return this.call(target, positional)
     if (isMade(target) && target.name === 'method') {
       const method = String(target.positional[0])
+      const text = target.named['target']
+      if (typeof text === 'string') return text.toUpperCase()
       return this.host.callMethod(target.named['target']!, method, positional) ?? null
     }
     throw new NotKnown('Something is called that is no function.')
@@ -289,6 +294,11 @@ export class Evaluator {
         return isTrue(this.code(first, scope))
           ? this.code(children.slice(at + 1, other), scope)
           : this.code(children.slice(other + 1), scope)
+      }
+      case 'if_null_expression': {
+        const at = children.findIndex(({ kind }) => kind === '??')
+        const value = this.code(children.slice(0, at), scope)
+        return value === null ? this.code(children.slice(at + 1), scope) : value
       }
       case 'switch_expression':
         return this.choose(node, scope)

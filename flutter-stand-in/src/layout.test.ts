@@ -205,6 +205,12 @@ describe('code', () => {
     expect(wordsIn(lay(widget, before))).toEqual(['ebb', 'flood', 'at 8'])
   })
 
+  test('takes something else where there is nothing, and letters as they are set', () => {
+    const before = 'final note = null;\nfinal shore = "Low Saltern";'
+    const widget = 'Column(children: [Text(note ?? "calm"), Text(shore.toUpperCase())])'
+    expect(wordsIn(lay(widget, before))).toEqual(['calm', 'LOW SALTERN'])
+  })
+
   test('of a widget it does not know is said, with where it stands', () => {
     expect(() => lay('Padding(padding: EdgeInsets.zero, child: Carousel())')).toThrow(
       'The widget "Carousel" is not known.',

@@ -34,6 +34,8 @@ export type WidgetContext = ValueContext & {
   readonly form?: string
   /** Fields of things in lists that say whether something is so. */
   readonly flags: ReadonlySet<string>
+  /** Fields of things in lists that some lack. */
+  readonly optional: ReadonlySet<string>
   /** Components that are shown by what is pressed, and stand nowhere. */
   readonly skipped: ReadonlySet<string>
   /** What is at hand under a name of its own: `sighting.note` → `note`. */
@@ -80,6 +82,18 @@ export const readCode = (code: string, { renamed }: WidgetContext): string =>
 /** What the classes of an element say of its look. */
 export const saidOf = (element: MarkupElement, { looks }: WidgetContext): Said =>
   readTokens(element.attributes.find(isClass), looks)
+
+/** Whether code may have no value where it stands: what is given at times, and was not looked at before. */
+export const isMaybe = (code: string, { props, optional, renamed }: WidgetContext): boolean => {
+  if (renamed.has(code)) return false
+  const prop = props.get(code)
+  if (!prop) return optional.has(code)
+  return prop.kind !== 'flag' && prop.isOptional && prop.standard === undefined
+}
+
+/** Code as a text that is always there. */
+export const readText = (code: string, context: WidgetContext): string =>
+  isMaybe(code, context) ? `${readCode(code, context)} ?? ''` : readCode(code, context)
 
 /** The key by which a link, or a preview, finds what an element became. */
 const keyOf = (element: MarkupElement, { anchors }: WidgetContext): string | undefined => {

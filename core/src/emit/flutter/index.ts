@@ -10,7 +10,7 @@ import { buildUnits, type UnitOptions, type UnitSpelling } from '../shared/units
 import type { Target } from '../target.js'
 import { writeHelpers } from './behaviour/files.js'
 import { quoteDart } from './dart.js'
-import { className, toFileName } from './names.js'
+import { className, dartName, toFileName } from './names.js'
 import { writeForm, writeProject } from './project-files.js'
 import { createFlutterStyling } from './styling.js'
 import { FlutterTheme } from './theme.js'
@@ -19,7 +19,7 @@ import { writePart, writeUnit, type FlutterOptions } from './write-unit.js'
 const codeSpelling: CodeSpelling = {
   on: (event, handler) => code(`on:${event}`, handler),
   bind: code,
-  read: (name) => name,
+  read: dartName,
   reference: (name) => text('reference', name),
   popoverTarget: 'popovertarget',
   popoverTargetAction: 'popovertargetaction',

@@ -39,9 +39,7 @@ const importLines = (
   const own = [...files, ...shared].map(({ folder: to, name }) =>
     to === folder ? `${name}.dart` : `../${to}/${name}.dart`,
   )
-  const theme =
-    /\b(colors\.|AppColors|AppSpace|AppRadius|AppShadow|AppType)\b/.test(code) ||
-    code.includes('colors.')
+  const theme = /\b(colors\.\w|AppColors|AppSpace|AppRadius|AppShadow|AppType)/.test(code)
   const all = [...new Set([...own, ...(theme ? ['../theme.dart'] : [])])].sort()
   return [
     ...filtered,
@@ -136,6 +134,8 @@ export const printFile = (parts: ClassParts): EmittedFile => {
       props.map(({ field }) => field),
     )
     .join('\n')
+    // What is only said in a text is not used.
+    .replace(/'(?:[^'\\]|\\.)*'|"(?:[^"\\]|\\.)*"/g, "''")
   const build = printBuild(widgetDoc, beginningOf(code, context.widths))
   const members: Doc[] = [
     printConstructor(

@@ -4,7 +4,7 @@ import type { DataList } from '../shared/lists.js'
 import { findOwner, type Parts } from '../shared/prop-owner.js'
 import type { WidgetContext } from './context.js'
 import { call, list, printDart, quoteDart, type Dart } from './dart.js'
-import { dartName } from './names.js'
+import { dartName, listName } from './names.js'
 
 const typeOf = (list: DataList, i: number, parts: Parts, context: WidgetContext): string => {
   const field = list.fields[i]!
@@ -25,7 +25,7 @@ export const printList = (data: DataList, parts: Parts, context: WidgetContext):
     if (typeof value === 'boolean') return String(value)
     const own = types[i]!
     if (own === 'bool') return value
-    return own === 'String' ? quoteDart(value) : `${own}.${value}`
+    return own === 'String' ? quoteDart(value) : `${own}.${dartName(value)}`
   }
   const rows = data.rows.map(({ layer, values }): Dart => ({
     ...call(
@@ -36,5 +36,5 @@ export const printList = (data: DataList, parts: Parts, context: WidgetContext):
     ),
     layer,
   }))
-  return concat([`const List<${type}> ${data.name} = `, printDart(list(rows), true), ';'])
+  return concat([`const List<${type}> ${listName(data.name)} = `, printDart(list(rows), true), ';'])
 }

@@ -9,8 +9,10 @@ import type { PartComponent, Prop } from '../shared/prop.js'
 import { affected, arranged, boxed, held, placed, type Said } from './boxes.js'
 import {
   attributeOf,
+  isMaybe,
   marked,
   readCode,
+  readText,
   saidOf,
   textOf,
   wordsOf,
@@ -18,7 +20,7 @@ import {
 } from './context.js'
 import { control } from './controls.js'
 import { call, list, quoteDart, raw, type Dart } from './dart.js'
-import { className, dartName } from './names.js'
+import { className, dartName, listName } from './names.js'
 import { textWidget } from './texts.js'
 import type { SlotValue } from './tokens.js'
 import { dartOf, fromName, type ValueContext } from './values-of.js'
@@ -61,7 +63,7 @@ const rounded = (picture: Dart, said: Said, context: ValueContext): Dart => {
 const pressOf = (element: MarkupElement, context: WidgetContext): Dart | undefined => {
   const to = attributeOf(element, 'to')
   if (to) {
-    const where = wordsOf(element, 'to', context)!
+    const where = to.kind === 'code' ? readText(to.code, context) : wordsOf(element, 'to', context)!
     return raw(`() => Navigator.pushNamed(context, ${where})`)
   }
   const href = attributeOf(element, 'href')
@@ -177,12 +179,27 @@ const propValue = (
   part: PartComponent,
   context: WidgetContext,
 ): string => {
-  if (one.kind === 'code') return readCode(one.code, context)
-  if (one.kind !== 'text') return ''
-  if (prop?.kind === 'choice')
-    return `${context.choiceType(`${part.tag}.${prop.name}`)}.${one.text}`
-  return quoteDart(one.text)
+  if (one.kind !== 'text' && one.kind !== 'code') return ''
+  if (one.kind === 'text') return textValue(one.text, prop, part, context)
+  const code = readCode(one.code, context)
+  if (!prop || !isMaybe(one.code, context)) return code
+  // Nothing, when it is handed on, is not the same as handing on nothing.
+  if (typeof prop.standard === 'string') {
+    return `${code} ?? ${textValue(prop.standard, prop, part, context)}`
+  }
+  return prop.isOptional ? code : readText(one.code, context)
 }
+
+/** What is given as a text, or as one of several choices. */
+const textValue = (
+  value: string,
+  prop: Prop | undefined,
+  part: PartComponent,
+  context: WidgetContext,
+): string =>
+  prop?.kind === 'choice'
+    ? `${context.choiceType(`${part.tag}.${prop.name}`)}.${dartName(value)}`
+    : quoteDart(value)
 
 const useOf = (element: MarkupElement, part: PartComponent, context: WidgetContext): Dart => {
   const said = saidOf(element, context)
@@ -208,11 +225,12 @@ const wholeOf = (element: MarkupElement, context: WidgetContext): Dart => {
   const part = context.parts.get(tag)
   if (part) return useOf(element, part, context)
   const said = saidOf(element, context)
-  const finish = (inner: Dart | undefined): Dart => {
+  // What says where it stands is said to what holds it, so that it comes outermost.
+  const finish = (inner: Dart | undefined, around = (own: Dart): Dart => own): Dart => {
     const box = boxed(inner, said, context) ?? call('SizedBox.shrink')
     const pressed = pressable(box, said, element, context)
     const whole = meant(affected(pressed, said, context), element, context)
-    return placed(marked(whole, element, context), said, context)
+    return placed(around(marked(whole, element, context)), said, context)
   }
   const icon = context.icons.get(tag)
   if (icon !== undefined) {
@@ -233,20 +251,18 @@ const wholeOf = (element: MarkupElement, context: WidgetContext): Dart => {
   if (isComponentTag(tag) && tag !== 'RouterLink') return call(className(tag))
   if (element.content === 'text') return finish(textWidget(element, said, context))
   const form = attributeOf(element, 'on:submit')
-  const answers = form?.kind === 'code' ? form.code.replace(/\.submit$/, '') : undefined
+  const answers = form?.kind === 'code' ? dartName(form.code.replace(/\.submit$/, '')) : undefined
   const within = answers === undefined ? context : { ...context, form: answers }
   const { flow, under, above } = itemsOf(element.children, within)
   const inside = held(arranged(flow, { under, above }, said, context), said, context)
   const hidden = attributeOf(element, 'hidden')
   const isShown = hidden?.kind === 'code' ? readCode(hidden.code, context) : undefined
-  const whole = finish(inside)
   if (answers !== undefined) {
     context.helpers.add('answers')
-    return call('AnswerForm', { answers, child: whole })
+    return finish(inside, (own) => call('AnswerForm', { answers, child: own }))
   }
-  return isShown === undefined
-    ? whole
-    : call('Visibility', { visible: negate(isShown), child: whole })
+  if (isShown === undefined) return finish(inside)
+  return finish(inside, (own) => call('Visibility', { visible: negate(isShown), child: own }))
 }
 
 /** `!isOpen` → `isOpen`, `a != b` → `a == b` */
@@ -314,7 +330,7 @@ const itemOf = (node: MarkupNode, context: WidgetContext): Dart => {
       const { list: name, item, template } = node
       return {
         kind: 'when',
-        head: `for (final ${item} in ${name})`,
+        head: `for (final ${item} in ${listName(name)})`,
         item: itemOf(template, context),
       }
     }

@@ -47,7 +47,10 @@ export const dartOf = (
       const type = context.choiceType(value.prop)
       const cases = value.options.map(
         ([option, own]) =>
-          [`${type}.${option}`, dartOf(own, context, nothing, write) ?? raw(nothing)] as const,
+          [
+            `${type}.${dartName(option)}`,
+            dartOf(own, context, nothing, write) ?? raw(nothing),
+          ] as const,
       )
       const [one, other, ...more] = cases
       if (one && other && more.length === 0) {

@@ -1,7 +1,7 @@
 import { completeList } from '../shared/complete-list.js'
 import type { EmittedFile } from '../shared/emitted-file.js'
 import type { Statement } from '../shared/component-code.js'
-import type { DataList } from '../shared/lists.js'
+import type { DataList, ListField } from '../shared/lists.js'
 import type { MarkupElement, MarkupNode } from '../shared/markup.js'
 import type { PartComponent, Prop } from '../shared/prop.js'
 import { choiceTypeOf, findOwner, type Parts } from '../shared/prop-owner.js'
@@ -53,6 +53,7 @@ const createContext = (
     helpers: shared,
     lists: [],
     flags: new Set(),
+    optional: new Set(),
     skipped: new Set([...plan.panels.values()].map(({ name }) => name)),
     renamed: new Map(),
     ...more,
@@ -85,12 +86,15 @@ const handlersOf = (statements: readonly Statement[]): Handlers => {
         break
       }
       case 'toggle':
-        handlers.set(one.name, raw(`() => setState(() => ${does.state} = !${does.state})`))
+        handlers.set(
+          one.name,
+          raw(`() => setState(() => ${dartName(does.state)} = !${dartName(does.state)})`),
+        )
         break
       case 'choose':
         handlers.set(
           one.name,
-          raw(`() => setState(() => ${does.state} = ${quoteDart(does.value)})`),
+          raw(`() => setState(() => ${dartName(does.state)} = ${quoteDart(does.value)})`),
         )
     }
   }
@@ -101,23 +105,27 @@ const handlersOf = (statements: readonly Statement[]): Handlers => {
 const stateOf = (statement: Statement): readonly string[] => {
   if (statement.kind === 'state') {
     const { name, start } = statement
-    return [
-      `${typeof start === 'string' ? 'String' : 'bool'} ${name} = ${typeof start === 'string' ? quoteDart(start) : String(start)};`,
-    ]
+    const isText = typeof start === 'string'
+    const value = isText ? quoteDart(start) : String(start)
+    return [`${isText ? 'String' : 'bool'} ${dartName(name)} = ${value};`]
   }
   if (statement.kind !== 'form') return []
-  const { name, definition, route } = statement
+  const { definition, route } = statement
+  const name = dartName(statement.name)
   if (route === undefined) return [`late final ${name} = Answers(${definition});`]
   return [
     `late final ${name} = Answers(\n  ${definition},\n  onSent: () => Navigator.pushNamed(context, ${quoteDart(route)}),\n);`,
   ]
 }
 
-/** The flags of the things in lists, as a template looks at them. */
-const flagsOf = (lists: readonly DataList[]): ReadonlySet<string> =>
+/** Fields of the things in lists, as a template looks at them. */
+const fieldsThat = (
+  lists: readonly DataList[],
+  isWanted: (field: ListField) => boolean,
+): ReadonlySet<string> =>
   new Set(
     lists.flatMap(({ item, fields }) =>
-      fields.flatMap(({ name, kind }) => (kind === 'flag' ? [`${item}.${name}`] : [])),
+      fields.filter(isWanted).map(({ name }) => `${item}.${name}`),
     ),
   )
 
@@ -146,6 +154,14 @@ const filesOf = (
   }))
 }
 
+/** The widget of a unit, in what its kind asks for. */
+const widgetOf = ({ unit }: BuiltUnit, markup: MarkupElement, context: WidgetContext): Dart => {
+  if (unit.kind === 'screen') return screenOf(toWidget(markup, context), markup)
+  if (unit.kind !== 'panel') return toWidget(markup, context)
+  // Of what shows a panel in a browser only the content is shown here.
+  return panelOf(toWidget(markup.children[0] as MarkupElement, context), unit.panel)
+}
+
 /** Writes a screen, a section, a part of several screens, or what is shown over them. */
 export const writeUnit = (built: BuiltUnit, options: FlutterOptions): EmittedFile => {
   const { unit, own } = built
@@ -155,17 +171,12 @@ export const writeUnit = (built: BuiltUnit, options: FlutterOptions): EmittedFil
   const context = createContext(options, {
     ...findTargets(finished.markup),
     lists,
-    flags: flagsOf(lists),
+    flags: fieldsThat(lists, ({ kind }) => kind === 'flag'),
+    optional: fieldsThat(lists, ({ kind, isOptional }) => isOptional && kind !== 'flag'),
     handlers: handlersOf(own.statements),
   })
   const name = className(unit.name)
-  const inside = toWidget(finished.markup, context)
-  const widget =
-    unit.kind === 'screen'
-      ? screenOf(inside, finished.markup)
-      : unit.kind === 'panel'
-        ? panelOf(toWidget(finished.markup.children[0] as MarkupElement, context), unit.panel)
-        : inside
+  const widget = widgetOf(built, finished.markup, context)
   const data = lists.map((one) => printList(one, options.parts, context))
   const dialogs = own.statements.flatMap((one) => (one.kind === 'dialog' ? [one.component] : []))
   const forms = [...own.forms].map((form) => ({ folder: 'forms', name: formFile(form) }))
@@ -283,7 +294,7 @@ export const writePart = (part: PartComponent, options: FlutterOptions): Emitted
           ? undefined
           : type === 'String'
             ? quoteDart(String(standard))
-            : `${type}.${String(standard)}`
+            : `${type}.${dartName(String(standard))}`
     const isNull = isOptional && value === undefined
     return {
       line:
@@ -308,7 +319,7 @@ export const writePart = (part: PartComponent, options: FlutterOptions): Emitted
       .filter(({ kind, of }) => kind === 'choice' && !of)
       .map((prop) => {
         const type = choiceTypeOf({ tag: name, prop })
-        return `enum ${type} { ${(prop.options ?? []).join(', ')} }`
+        return `enum ${type} { ${(prop.options ?? []).map(dartName).join(', ')} }`
       }),
   })
 }
