@@ -81,16 +81,19 @@ export type ComponentTarget = {
   readonly formatting?: object
 }
 
-/** A component with the classes it is delivered with. */
-const dressed = (part: PartComponent, { styling, project }: UnitOptions): PartComponent => {
+/** Components with the classes they are delivered with. */
+const dressed = (
+  parts: readonly PartComponent[],
+  { styling, project }: UnitOptions,
+): readonly PartComponent[] => {
+  const { finish } = styling
+  if (!finish) return parts
   const names = layerNames(project.pages.flatMap(rootsOf))
-  const finished = styling.finish?.({
-    name: part.tag,
-    markup: part.markup,
-    looks: part.looks,
-    nameOf: (layer) => names.get(layer),
+  const nameOf = (layer: string): string | undefined => names.get(layer)
+  return parts.map((part): PartComponent => {
+    const { markup, looks = [] } = finish({ ...part, name: part.tag, nameOf })
+    return { ...part, markup, looks }
   })
-  return finished ? { ...part, markup: finished.markup, looks: finished.looks ?? [] } : part
 }
 
 /** Packages that only a styling needs. */
@@ -120,7 +123,7 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
     const options: ComponentOptions = { ...unitOptions, helpers, parts: byTag }
     const components = [
       ...units.flatMap((unit) => kind.writeUnit(unit, options)),
-      ...parts.flatMap((part) => kind.writePart(dressed(part, options), options)),
+      ...dressed(parts, options).flatMap((part) => kind.writePart(part, options)),
     ]
     if ([...forms.values()].some(({ to }) => to.kind === 'endpoint')) helpers.add('postAnswers')
     const behaviour = [

@@ -313,14 +313,13 @@ export type FinishedUnit = {
 /** Puts what repeats into lists, panels where they belong, and classes as they are delivered. */
 export const finishUnit = (built: BuiltUnit, options: UnitOptions): FinishedUnit => {
   const finished = assembleUnit(built, options)
+  const { styling } = options
+  if (!styling.finish) return finished
   const { unit } = built
   const names = layerNames([unit.root])
-  const styled = options.styling.finish?.({
-    ...finished,
-    name: unit.name,
-    nameOf: (layer) => names.get(layer),
-  })
-  return styled ? { ...finished, markup: styled.markup, lists: styled.lists ?? [] } : finished
+  const nameOf = (layer: string): string | undefined => names.get(layer)
+  const { markup, lists = [] } = styling.finish({ ...finished, name: unit.name, nameOf })
+  return { ...finished, markup, lists }
 }
 
 const assembleUnit = (built: BuiltUnit, options: UnitOptions): FinishedUnit => {

@@ -44,7 +44,7 @@ const LONGEST_NAME = 28
 /** These are the same in every project. */
 const FLAT = 'contents'
 const MESSAGES = { problems: 'form-problems', status: 'form-status' } as const
-const GIVEN: ReadonlySet<string> = new Set(Object.values(MESSAGES))
+const GIVEN: ReadonlySet<string> = new Set([FLAT, ...Object.values(MESSAGES)])
 
 /** `Sighting card / Title` in `sighting-card` → `title`: the words of the block are said before it. */
 const elementName = (layer: string | undefined, tag: string, block: string): string => {
@@ -82,10 +82,7 @@ export const createCss = (project: UiProject, options: StylingOptions): Styling 
       return classes.includes('group') ? `${name} group` : name
     }
     const nameFor = (tokens: string, element: string): string => {
-      if (tokens === FLAT) {
-        hasFlat = true
-        return FLAT
-      }
+      hasFlat ||= tokens === FLAT
       if (GIVEN.has(tokens)) return tokens
       const found = byTokens.get(tokens)
       if (found !== undefined) return found
@@ -155,6 +152,10 @@ export const createCss = (project: UiProject, options: StylingOptions): Styling 
     ...base,
     id: 'css',
     classes: new Set(),
+    flat() {
+      hasFlat = true
+      return [FLAT]
+    },
     message(kind) {
       hasMessages = true
       return [MESSAGES[kind]]
