@@ -1,14 +1,17 @@
 import { existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { Ajv2020 } from 'ajv/dist/2020.js'
-import { buildJsonSchema, readDesign } from '@unimorph/core'
+import { buildJsonSchema, buildSettingsSchema, readDesign } from '@unimorph/core'
 
 const read = (path: string): string => readFileSync(join(__dirname, path), 'utf8')
 
 const schema = JSON.parse(read('design.schema.json')) as object
 
-test('the JSON Schema file is the one the code gives (npm run schema -w docs rewrites it)', () => {
-  expect(schema).toEqual(JSON.parse(JSON.stringify(buildJsonSchema())))
+test.each([
+  ['design.schema.json', buildJsonSchema()],
+  ['settings.schema.json', buildSettingsSchema()],
+])('%s is the one the code gives (npm run schema -w docs rewrites it)', (file, given) => {
+  expect(JSON.parse(read(file))).toEqual(JSON.parse(JSON.stringify(given)))
 })
 
 describe('the format’s description', () => {

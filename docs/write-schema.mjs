@@ -1,6 +1,10 @@
-// Writes docs/design.schema.json from the description of the format in core: npm run schema -w docs
+// Writes the JSON Schemas of the files people write, from their descriptions in core: npm run schema -w docs
 import { writeFileSync } from 'node:fs'
-import { buildJsonSchema } from '@unimorph/core'
+import { buildJsonSchema, buildSettingsSchema } from '@unimorph/core'
 
-const file = new URL('./design.schema.json', import.meta.url)
-writeFileSync(file, `${JSON.stringify(buildJsonSchema(), null, 2)}\n`)
+const write = (name, schema) => {
+  writeFileSync(new URL(name, import.meta.url), `${JSON.stringify(schema, null, 2)}\n`)
+}
+
+write('./design.schema.json', buildJsonSchema())
+write('./settings.schema.json', buildSettingsSchema())

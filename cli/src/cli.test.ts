@@ -308,3 +308,56 @@ describe('build', () => {
     expect([status, stderr]).toEqual([1, expect.stringContaining('src/App.tsx')])
   }, 60_000)
 })
+
+describe('settings file', () => {
+  const DESIGN = svg('<text id="word" x="10" y="25" font-size="14">Gull</text>')
+
+  test('in the current folder is used, and said; what the command line says wins', () => {
+    write('page.svg', DESIGN)
+    write('unimorph.config.json', '{ "target": "vue", "styling": "css", "language": "de" }')
+    const { stdout } = unimorph('convert', 'page.svg', '--out', 'vue')
+    expect(stdout).toMatch(/written to vue, by the settings in unimorph\.config\.json\n$/)
+    expect(listAll(join(folder, 'vue'))).toContain('src/App.vue')
+    expect(readFileSync(join(folder, 'vue/index.html'), 'utf8')).toContain('lang="de"')
+    expect(readFileSync(join(folder, 'vue/package.json'), 'utf8')).not.toContain('tailwind')
+
+    unimorph('convert', 'page.svg', '--out', 'react', '--target', 'react', '--styling', 'tailwind')
+    expect(readFileSync(join(folder, 'react/package.json'), 'utf8')).toMatch(
+      /"react"[\s\S]*"tailwindcss"/,
+    )
+    expect(readFileSync(join(folder, 'react/index.html'), 'utf8')).toContain('lang="de"')
+  })
+
+  test('elsewhere is named by --config, and its paths are seen from it', () => {
+    write('page.svg', DESIGN)
+    mkdirSync(join(folder, 'house'))
+    write('house/edits.json', '[{"kind":"remove","layer":"word"}]')
+    write('house/settings.json', '{ "edits": "edits.json" }')
+    const args = ['convert', 'page.svg', '--config', 'house/settings.json', '--out', 'out']
+    expect(unimorph(...args).status).toBe(0)
+    const page = listAll(join(folder, 'out')).find((path) => path.endsWith('.html'))!
+    expect(readFileSync(join(folder, 'out', page), 'utf8')).not.toContain('Gull<')
+  })
+
+  test.each([
+    ['is no JSON', '{', /unimorph\.config\.json: it is not valid JSON/],
+    ['has a wrong value', '{"target":"cobol"}', /target: "cobol": invalid option.*html/],
+    ['has an unknown field', '{"tarket":"vue"}', /unknown field tarket/],
+  ])('that %s is refused, and nothing is written', (_what, content, message) => {
+    write('page.svg', DESIGN)
+    write('unimorph.config.json', content)
+    const { status, stderr } = unimorph('convert', 'page.svg', '--out', 'out')
+    expect(status).toBe(1)
+    expect(stderr).toMatch(message)
+    expect(existsSync(join(folder, 'out'))).toBe(false)
+  })
+
+  test('that is named but not there is told', () => {
+    write('page.svg', DESIGN)
+    const { status, stderr } = unimorph(
+      ...['convert', 'page.svg', '--config', 'none.json', '--out', 'out'],
+    )
+    expect(status).toBe(1)
+    expect(stderr).toContain('none.json: cannot be read, there is no such file or folder')
+  })
+})

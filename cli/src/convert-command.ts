@@ -6,26 +6,26 @@ import {
   createMeasure,
   type EmittedFile,
   GRAINS,
-  isGrain,
-  isLibrary,
-  isStylingId,
-  isTargetId,
   LANGUAGE_TAG,
   LIBRARIES,
   type Note,
   readFiles,
+  type SettingsFile,
   STYLINGS,
-  TARGETS,
+  TARGET_IDS,
 } from '@unimorph/core'
 import { Failure } from './failure.js'
 import { readEdits } from './read-edits.js'
 import { readFonts } from './read-fonts.js'
 import { readInputs } from './read-inputs.js'
+import { findSettings } from './read-settings.js'
 import { writeFiles } from './write-files.js'
 
+/** The options of a command line; what is not said there may be in a settings file. */
 export type ConvertOptions = {
-  readonly target: string
-  readonly styling: string
+  readonly config?: string
+  readonly target?: string
+  readonly styling?: string
   readonly out: string
   readonly select?: readonly string[]
   readonly drawnStates?: boolean
@@ -40,15 +40,34 @@ export type ConvertOptions = {
 
 const require = createRequire(import.meta.url)
 
-const checkChoice = (option: string, value: string, allowed: readonly string[]): void => {
-  if (allowed.includes(value)) return
+const checkChoice = <T extends string>(
+  option: string,
+  value: string | undefined,
+  allowed: readonly T[],
+): T | undefined => {
+  if (value === undefined) return undefined
+  const known = allowed.find((choice) => choice === value)
+  if (known !== undefined) return known
   throw new Failure(`--${option} ${value}: not known; allowed: ${allowed.join(', ')}.`, 2)
 }
 
-const checkLanguage = (tag: string | undefined): void => {
-  if (tag === undefined || LANGUAGE_TAG.test(tag)) return
+const checkLanguage = (tag: string | undefined): string | undefined => {
+  if (tag === undefined || LANGUAGE_TAG.test(tag)) return tag
   throw new Failure(`--language ${tag}: not a language tag; write one such as de or pt-BR.`, 2)
 }
+
+/** The settings of the command line, and those of the file where it says nothing. */
+const mergeSettings = (options: ConvertOptions, file: SettingsFile): SettingsFile => ({
+  target: checkChoice('target', options.target, TARGET_IDS) ?? file.target,
+  styling: checkChoice('styling', options.styling, STYLINGS) ?? file.styling,
+  select: options.select ? [...options.select] : file.select,
+  derivesStates: options.drawnStates ? false : file.derivesStates,
+  language: checkLanguage(options.language) ?? file.language,
+  grain: checkChoice('grain', options.grain, GRAINS) ?? file.grain,
+  library: checkChoice('library', options.library, LIBRARIES) ?? file.library,
+  fonts: options.fonts ?? file.fonts,
+  edits: options.edits ?? file.edits,
+})
 
 const formatNote = ({ severity, message, help }: Note): string => `${severity}: ${message} ${help}`
 
@@ -71,31 +90,18 @@ export const convertCommand = async (
   paths: readonly string[],
   options: ConvertOptions,
 ): Promise<number> => {
-  checkChoice('target', options.target, Object.keys(TARGETS))
-  checkChoice('styling', options.styling, STYLINGS)
-  checkLanguage(options.language)
-  if (options.grain !== undefined) checkChoice('grain', options.grain, GRAINS)
-  if (options.library !== undefined) checkChoice('library', options.library, LIBRARIES)
-  const { target, styling } = options
-  if (!isTargetId(target) || !isStylingId(styling)) return 2
-  const edits = options.edits === undefined ? [] : readEdits(options.edits)
+  const found = findSettings(options.config)
+  const settings = mergeSettings(options, found?.settings ?? {})
+  const { target = 'html', derivesStates = true } = settings
+  const edits = settings.edits === undefined ? [] : readEdits(settings.edits)
 
-  const fonts = options.fonts === undefined ? [] : readFonts(options.fonts)
+  const fonts = settings.fonts === undefined ? [] : readFonts(settings.fonts)
   const measure = createMeasure(fonts.map((font) => font.face))
   const intake = readFiles(readInputs(paths), measure)
   const isBroken = !intake.design || intake.notes.some((n) => n.severity === 'error')
   const result =
     intake.design && !isBroken
-      ? convert(intake.design, edits, {
-          target,
-          styling,
-          select: options.select ?? [],
-          fonts,
-          derivesStates: options.drawnStates !== true,
-          language: options.language,
-          grain: isGrain(options.grain) ? options.grain : undefined,
-          library: isLibrary(options.library) ? options.library : undefined,
-        })
+      ? convert(intake.design, edits, { ...settings, target, derivesStates, fonts })
       : undefined
   const notes = [...intake.notes, ...(result?.notes ?? [])]
   if (!result?.ok) {
@@ -115,7 +121,8 @@ export const convertCommand = async (
   if (options.json) console.log(JSON.stringify({ ok: true, files: written, notes }, null, 2))
   else {
     printNotes(notes.filter((n) => n.severity !== 'info'))
-    console.log(`${delivered.length} files written to ${options.out}`)
+    const by = found ? `, by the settings in ${found.path}` : ''
+    console.log(`${delivered.length} files written to ${options.out}${by}`)
   }
   return 0
 }

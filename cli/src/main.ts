@@ -1,4 +1,4 @@
-import { TARGETS } from '@unimorph/core'
+import { SETTINGS_FILE, TARGET_IDS } from '@unimorph/core'
 import { Command, CommanderError } from 'commander'
 import { buildCommand } from './build-command.js'
 import { convertCommand, type ConvertOptions } from './convert-command.js'
@@ -16,8 +16,9 @@ const createProgram = (finish: (code: number) => void): Command => {
     .description('convert design files (.svg, .json) into one project')
     .argument('<file...>', 'the screens or artboards of one project, in order')
     .requiredOption('--out <dir>', 'folder to write to')
-    .option('--target <target>', `one of ${Object.keys(TARGETS).join(', ')}`, 'html')
-    .option('--styling <styling>', 'tailwind, or css for plain style sheets', 'tailwind')
+    .option('--config <file>', `settings; else ${SETTINGS_FILE} here; what is said beside it wins`)
+    .option('--target <target>', `one of ${TARGET_IDS.join(', ')}; else html`)
+    .option('--styling <styling>', 'css for plain style sheets; else tailwind')
     .option('--select <layer...>', 'only these layers, by name or key')
     .option('--fonts <dir>', 'folder of fonts to measure with and to deliver')
     .option('--drawn-states', 'only states that are drawn: none are added under the pointer')

@@ -26,9 +26,16 @@ export {
 } from './findings/index.js'
 export { inferLayout, layerOfNode, placesOf, walkNodes, type LayoutNode } from './layout/index.js'
 export { convert, prepare, type Settings } from './convert.js'
+export {
+  buildSettingsSchema,
+  readSettings,
+  SETTINGS_FILE,
+  writeSettings,
+  type SettingsFile,
+} from './settings/settings-file.js'
 export { FLUTTER } from './emit/flutter/api.js'
 export { isStylingId, STYLINGS, type StylingId } from './emit/styling/styling.js'
-export { isTargetId, TARGETS, type TargetId } from './emit/index.js'
+export { isTargetId, TARGET_IDS, TARGETS, type TargetId } from './emit/index.js'
 export type { EmittedFile } from './emit/shared/emitted-file.js'
 export { toKebab } from './text/names.js'
 export type { Span } from './emit/shared/print-document.js'

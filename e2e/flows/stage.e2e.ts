@@ -114,3 +114,19 @@ test('the design is exported with its edits, and opens again as it was', async (
   await page.getByRole('button', { name: 'Hidden' }).click()
   await expect(desk.row('Today figures')).toBeVisible()
 })
+
+test('the settings of the desk are exported for the command line', async ({ page }) => {
+  const desk = await Desk.open(page, 'Tidewrack')
+  await desk.choose(/^to /, 'HTML')
+  await desk.choose(/^styled by/, 'plain CSS')
+  const download = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Export', exact: true }).click()
+  await page.getByRole('menuitem', { name: 'Settings' }).click()
+  const file = await download
+  expect(file.suggestedFilename()).toBe('unimorph.config.json')
+  expect(JSON.parse(readFileSync(await file.path(), 'utf8'))).toMatchObject({
+    target: 'html',
+    styling: 'css',
+  })
+  await desk.choose(/^styled by/, 'Tailwind')
+})

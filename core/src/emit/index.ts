@@ -10,4 +10,6 @@ export const TARGETS = { html, react, vue, angular, flutter } satisfies Record<s
 
 export type TargetId = keyof typeof TARGETS
 
+export const TARGET_IDS = Object.keys(TARGETS) as readonly TargetId[]
+
 export const isTargetId = (id: string): id is TargetId => Object.hasOwn(TARGETS, id)

@@ -216,6 +216,12 @@ export const notes = {
       `${quote(file)}, ${path || 'the document'}: ${reason}.`,
       'See docs/DESIGN-FORMAT.md for what is allowed there.',
     ),
+  invalidSettings: (file: string, path: string, reason: string) =>
+    note('error', 'settings/invalid')(
+      { file, path },
+      `${quote(file)}, ${path || 'the document'}: ${reason}.`,
+      'See docs/settings.schema.json for what is allowed there.',
+    ),
   duplicateKey: (file: string, key: string, path: string) =>
     note('error', 'design/duplicate-key')(
       { file, layer: key, path },

@@ -1,4 +1,4 @@
-import { toKebab } from '@unimorph/core'
+import { SETTINGS_FILE, toKebab, writeSettings } from '@unimorph/core'
 import type { ExportKind, NamedFile } from '../../../engine/protocol'
 import { messageOf } from '../../../shared/lib/api'
 import { saveAs } from '../../../shared/lib/save-as'
@@ -27,9 +27,10 @@ export const saveFiles = (files: readonly NamedFile[], archive: string): void =>
   saveAs(zipFiles(files), archive, 'application/zip')
 }
 
-/** Takes the design itself away, with the edits made to it. */
+/** Takes the design itself away, with the edits made to it, or the settings for the command line. */
 export const ExportMenu = () => {
   const project = useDesk((s) => s.project)
+  const settings = useDesk((s) => s.settings)
   const exportDesign = useDesk((s) => s.export)
   const take = (kind: ExportKind): void => {
     exportDesign(kind)
@@ -40,7 +41,10 @@ export const ExportMenu = () => {
     <ActionMenu
       anchor="bottom start"
       className="inline-flex h-7 items-center gap-2 rounded-sm border border-rule bg-sheet px-2.5 whitespace-nowrap hover:border-ink"
-      actions={KINDS.map(({ kind, label }) => [label, () => take(kind)])}
+      actions={[
+        ...KINDS.map(({ kind, label }) => [label, () => take(kind)] as const),
+        ['Settings', () => saveAs(writeSettings(settings), SETTINGS_FILE, 'application/json')],
+      ]}
     >
       Export
       <span aria-hidden className="text-soft">

@@ -74,7 +74,7 @@ export const PartsTab = () => {
       {converted.target !== 'html' && <PagesSettings />}
       {converted.target === 'html' && parts.length > 0 && (
         <p className="shrink-0 border-b border-rule px-3 py-1.5 text-xs text-soft">
-          HTML has no components: parts are written out in it. React and Vue have them.
+          HTML has no components: parts are written out in it. The other targets have them.
         </p>
       )}
       <div className="min-h-0 flex-1 overflow-auto">

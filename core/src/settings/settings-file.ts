@@ -1,0 +1,73 @@
+import { z } from 'zod'
+import { TARGET_IDS } from '../emit/index.js'
+import { STYLINGS } from '../emit/styling/styling.js'
+import { LANGUAGE_TAG } from '../meaning/language.js'
+import { notes } from '../notes/catalogue.js'
+import { describeIssue, formatPath } from '../notes/describe-issue.js'
+import { failed, type Outcome } from '../notes/note.js'
+import { LIBRARIES } from '../parts/library-screen.js'
+import { GRAINS } from '../parts/sections.js'
+
+/** Name of the file that a project's settings are kept in. */
+export const SETTINGS_FILE = 'unimorph.config.json'
+
+const settingsFileSchema = z.strictObject({
+  $schema: z.string().optional().describe('Where the schema is, for editors.'),
+  target: z.enum(TARGET_IDS).optional().describe('What is written; html when absent.'),
+  styling: z.enum(STYLINGS).optional().describe('How pages are styled; tailwind when absent.'),
+  select: z
+    .array(z.string().min(1))
+    .optional()
+    .describe('Names or keys of the layers to convert; all screens when absent.'),
+  derivesStates: z
+    .boolean()
+    .optional()
+    .describe('Whether what is pressed answers the pointer also where no state of it is drawn.'),
+  language: z
+    .string()
+    .regex(LANGUAGE_TAG, 'not a language tag; write one such as de or pt-BR')
+    .optional()
+    .describe('Language of the texts, as a BCP 47 tag; told by their words when absent.'),
+  grain: z
+    .enum(GRAINS)
+    .optional()
+    .describe('How finely long pages are cut into files; sections when absent.'),
+  library: z
+    .enum(LIBRARIES)
+    .optional()
+    .describe(
+      'A page that shows every variant of every component: beside the screens, or only it.',
+    ),
+  fonts: z
+    .string()
+    .min(1)
+    .optional()
+    .describe('Folder of fonts to measure with and to deliver, seen from this file.'),
+  edits: z
+    .string()
+    .min(1)
+    .optional()
+    .describe('File of edits that are made first, seen from this file.'),
+})
+
+/** What a settings file says; what it leaves out is as `convert` does it. Paths are seen from the file. */
+export type SettingsFile = z.infer<typeof settingsFileSchema>
+
+/** Takes a parsed JSON value, returns checked settings, or notes that name the field of each error. */
+export const readSettings = (document: unknown, file = SETTINGS_FILE): Outcome<SettingsFile> => {
+  const parsed = settingsFileSchema.safeParse(document)
+  if (parsed.success) return { ok: true, value: parsed.data, notes: [] }
+  return failed(
+    parsed.error.issues.map((issue) =>
+      notes.invalidSettings(file, formatPath(issue.path), describeIssue(issue, document)),
+    ),
+  )
+}
+
+/** The text of a settings file: fields in the order of the schema, those that say nothing left out. */
+export const writeSettings = (settings: SettingsFile): string =>
+  `${JSON.stringify(settingsFileSchema.parse(settings), null, 2)}\n`
+
+/** The JSON Schema (draft 2020-12) of a settings file. */
+export const buildSettingsSchema = (): unknown =>
+  z.toJSONSchema(settingsFileSchema, { target: 'draft-2020-12' })
