@@ -52,6 +52,15 @@ export class Layout {
 
   constructor(readonly options: LayoutOptions) {}
 
+  /** What is laid out to learn how large it would be. */
+  measure<T>(lay: () => T): T {
+    const before = this.isMeasuring
+    this.isMeasuring = true
+    const laid = lay()
+    this.isMeasuring = before
+    return laid
+  }
+
   lay(widget: Made, c: Constraints, path: string): Box {
     const own = `${path}/${widget.name}`
     const box = this.layIn(widget, c, own)
@@ -259,20 +268,18 @@ const container: Rule = (widget, c, path, layout) => {
 
 const intrinsicHeight: Rule = (widget, c, path, layout) => {
   if (c.minHeight === c.maxHeight) return layout.layChild(widget, c, path)
-  const before = layout.isMeasuring
-  layout.isMeasuring = true
-  const natural = layout.layChild(widget, { ...c, minHeight: 0, maxHeight: Infinity }, path)
-  layout.isMeasuring = before
+  const natural = layout.measure(() =>
+    layout.layChild(widget, { ...c, minHeight: 0, maxHeight: Infinity }, path),
+  )
   const height = clamp(natural.height, c.minHeight, c.maxHeight)
   return layout.layChild(widget, { ...c, minHeight: height, maxHeight: height }, path)
 }
 
 const intrinsicWidth: Rule = (widget, c, path, layout) => {
   if (c.minWidth === c.maxWidth) return layout.layChild(widget, c, path)
-  const before = layout.isMeasuring
-  layout.isMeasuring = true
-  const natural = layout.layChild(widget, { ...c, minWidth: 0, maxWidth: Infinity }, path)
-  layout.isMeasuring = before
+  const natural = layout.measure(() =>
+    layout.layChild(widget, { ...c, minWidth: 0, maxWidth: Infinity }, path),
+  )
   const width = clamp(natural.width, c.minWidth, c.maxWidth)
   return layout.layChild(widget, { ...c, minWidth: width, maxWidth: width }, path)
 }

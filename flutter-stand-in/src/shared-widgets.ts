@@ -41,10 +41,8 @@ const columns: Rule = (widget, c, path, layout) => {
           child.path,
         ),
       )
-    const before = layout.isMeasuring
-    layout.isMeasuring = true
-    const height = Math.max(0, ...measure(0, Infinity).map((box) => box.height))
-    layout.isMeasuring = before
+    const natural = layout.measure(() => measure(0, Infinity))
+    const height = Math.max(0, ...natural.map((box) => box.height))
     let x = 0
     measure(stretches ? height : 0, height).forEach((box, j) => {
       const align = nameIn(named['crossAxisAlignment'])

@@ -1,5 +1,6 @@
 import { isIdleName } from '../design/idle-name.js'
 import type { Role } from '../design/role.js'
+import { capitalise } from '../text/names.js'
 import type { LayoutNode } from '../layout/index.js'
 import type { RoleReading } from './roles/reading.js'
 import { saidBy, viewTree, walkViews, type View } from './roles/view.js'
@@ -54,8 +55,6 @@ const shorten = (words: string): string =>
     .split(/\s+/)
     .slice(0, MOST_WORDS)
     .join(' ')
-
-const capitalise = (name: string): string => name.charAt(0).toUpperCase() + name.slice(1)
 
 /** The heading that stands right before a thing, or begins it. */
 const headingOf = (view: View, readings: ReadonlyMap<string, RoleReading>): string => {

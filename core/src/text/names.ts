@@ -36,12 +36,15 @@ const TAKEN = new Set([
   'Symbol',
 ])
 
+export const capitalise = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1)
+
+/** `TideTable` → `tide-table`; no two names give the same, as every capital begins a word. */
+export const separateWords = (name: string, sign: '-' | '_'): string =>
+  name.replace(/[A-Z]/g, (letter, at: number) => `${at === 0 ? '' : sign}${letter.toLowerCase()}`)
+
 /** `log a sighting` → `LogASighting`: a valid identifier that no other part of the file uses. */
 export const toPascal = (text: string, fallback: string): string => {
-  const joined = words(text)
-    .map((word) => word.charAt(0).toUpperCase() + word.slice(1))
-    .join('')
-    .slice(0, 60)
+  const joined = words(text).map(capitalise).join('').slice(0, 60)
   const name = /^[A-Z]/.test(joined) ? joined : `${fallback}${joined}`
   return TAKEN.has(name) ? `${name}Screen` : name
 }
@@ -49,7 +52,7 @@ export const toPascal = (text: string, fallback: string): string => {
 /** `Recent sightings` → `recentSightings`: a valid identifier, but for the words a language keeps to itself. */
 export const toCamel = (text: string, fallback: string): string => {
   const [first, ...rest] = words(text)
-  const joined = `${first?.toLowerCase() ?? ''}${rest.map((word) => word.charAt(0).toUpperCase() + word.slice(1)).join('')}`
+  const joined = `${first?.toLowerCase() ?? ''}${rest.map(capitalise).join('')}`
   return /^[a-z]/.test(joined) ? joined : `${fallback}${joined}`
 }
 

@@ -75,8 +75,8 @@ const textsOf = (files: readonly SourceFileDto[]): ReadonlyMap<string, string> =
 /** The files as the bundler takes them: a project of Angular is compiled as a whole before. */
 const compileFirst = async (
   files: readonly SourceFileDto[],
+  texts: ReadonlyMap<string, string>,
 ): Promise<readonly SourceFileDto[] | { readonly errors: readonly string[] }> => {
-  const texts = textsOf(files)
   if (!isAngular(texts)) return files
   const compiled = await compileAngular(texts)
   if ('errors' in compiled) return compiled
@@ -88,8 +88,9 @@ const compileFirst = async (
 
 /** Bundles the generated code of an app into one script. Nothing of it is run here. */
 export const bundleApp = async (files: readonly SourceFileDto[]): Promise<Bundle> => {
-  if (isFlutter(textsOf(files))) return bundleFlutter(files)
-  const compiled = await compileFirst(files)
+  const texts = textsOf(files)
+  if (isFlutter(texts)) return bundleFlutter(files)
+  const compiled = await compileFirst(files, texts)
   if ('errors' in compiled) return compiled
   const byPath = new Map(compiled.map((file) => [file.path, file]))
   const entry = ENTRIES.find((path) => byPath.has(path)) ?? ENTRIES[0]!

@@ -100,7 +100,7 @@ export const writeForm = (form: UiForm, name: string, phrases: Phrases): Emitted
           controls.map((one) => `${propertyName(one.name)}: ${one.type};`),
           '};',
         )
-  const file = toFileName(`${name.charAt(0).toUpperCase()}${name.slice(1)}`)
+  const file = toFileName(name)
   return printFormFile(`src/app/forms/${file}.ts`, [
     join(hardline, imports),
     answers,

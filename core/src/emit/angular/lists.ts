@@ -1,3 +1,4 @@
+import { capitalise } from '../../text/names.js'
 import { printBlock } from '../script/print-block.js'
 import { printThings } from '../script/print-list.js'
 import { concat, type Doc } from '../shared/document.js'
@@ -21,7 +22,7 @@ export const printList = (
   taken: ReadonlySet<string>,
 ): PrintedList => {
   const { name, item, fields } = list
-  let type = `${item.charAt(0).toUpperCase()}${item.slice(1)}`
+  let type = capitalise(item)
   while (taken.has(type)) type += 'Item'
   const types = fields.map((field) => {
     const as = givenAs(list, field)

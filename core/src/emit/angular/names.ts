@@ -1,8 +1,8 @@
+import { separateWords } from '../../text/names.js'
 import type { Folder } from '../shared/units.js'
 
-/** `TideTable` → `tide-table`; no two names give the same, as every capital begins a word. */
-export const toFileName = (name: string): string =>
-  name.replace(/[A-Z]/g, (letter, at: number) => `${at === 0 ? '' : '-'}${letter.toLowerCase()}`)
+/** `TideTable` → `tide-table` */
+export const toFileName = (name: string): string => separateWords(name, '-')
 
 /** The element of a component that has one of its own. */
 export const elementOf = (name: string): string => `app-${toFileName(name)}`

@@ -128,7 +128,7 @@ export const writeUnit = (built: BuiltUnit, options: ComponentOptions): EmittedF
     ...(isPage ? [{ names: ['usePage'], from: helperPath('usePage') }] : []),
     ...[...own.forms].map((form) => ({
       names: [form],
-      from: `../forms/${toFileName(`${form.charAt(0).toUpperCase()}${form.slice(1)}`)}`,
+      from: `../forms/${toFileName(form)}`,
     })),
     ...printed.flatMap((one) => one.imports),
   ]

@@ -1,11 +1,11 @@
+import { separateWords } from '../../text/names.js'
 import { FLUTTER_NAMES } from './api.js'
 
 /** The class of a component: one of Flutter's own names is told apart. */
 export const className = (name: string): string => (FLUTTER_NAMES.has(name) ? `App${name}` : name)
 
-/** `TideTable` → `tide_table`; no two names give the same, as every capital begins a word. */
-export const toFileName = (name: string): string =>
-  name.replace(/[A-Z]/g, (letter, at: number) => `${at === 0 ? '' : '_'}${letter.toLowerCase()}`)
+/** `TideTable` → `tide_table` */
+export const toFileName = (name: string): string => separateWords(name, '_')
 
 /** Words of Dart, and what every widget calls something else. */
 const TAKEN = new Set(

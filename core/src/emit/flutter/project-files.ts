@@ -9,7 +9,6 @@ import { fontReadme } from '../shared/font-readme.js'
 import { quoteDart } from './dart.js'
 import { className, toFileName } from './names.js'
 import type { FlutterTheme } from './theme.js'
-import { formFile } from './write-unit.js'
 
 const main = (
   project: UiProject,
@@ -130,7 +129,7 @@ export const writeForm = (form: UiForm, name: string, phrases: Phrases): Emitted
     ? "import 'dart:convert';\n\nimport 'package:http/http.dart' as http;\n\nimport '../shared/answers.dart';\n"
     : "import 'package:flutter/foundation.dart';\n\nimport '../shared/answers.dart';\n"
   return textFile(
-    `lib/forms/${formFile(name)}.dart`,
+    `lib/forms/${toFileName(name)}.dart`,
     `${imports}
 /// ${isSent ? 'Sends the answers of the form.' : 'Gets the answers of the form. Fill in what becomes of them.'}
 Future<void> _send(Map<String, Object?> answers) async {

@@ -30,23 +30,11 @@ const pictureWidget = (element: MarkupElement, said: Said, context: WidgetContex
   const alt = wordsOf(element, 'alt', context)
   const isSilent = alt === undefined || alt === "''"
   const isDrawing = source.endsWith(".svg'")
-  const fit = dartOf(said.get('fit'), context)
-  if (isDrawing) {
-    return call(
-      'SvgPicture.asset',
-      {
-        fit,
-        semanticsLabel: isSilent ? undefined : alt,
-        excludeFromSemantics: isSilent ? 'true' : undefined,
-      },
-      [source],
-    )
-  }
   return call(
-    'Image.asset',
+    isDrawing ? 'SvgPicture.asset' : 'Image.asset',
     {
-      fit,
-      semanticLabel: isSilent ? undefined : alt,
+      fit: dartOf(said.get('fit'), context),
+      [isDrawing ? 'semanticsLabel' : 'semanticLabel']: isSilent ? undefined : alt,
       excludeFromSemantics: isSilent ? 'true' : undefined,
     },
     [source],

@@ -179,7 +179,7 @@ export const writeUnit = (built: BuiltUnit, options: FlutterOptions): EmittedFil
   const widget = widgetOf(built, finished.markup, context)
   const data = lists.map((one) => printList(one, options.parts, context))
   const dialogs = own.statements.flatMap((one) => (one.kind === 'dialog' ? [one.component] : []))
-  const forms = [...own.forms].map((form) => ({ folder: 'forms', name: formFile(form) }))
+  const forms = [...own.forms].map((form) => ({ folder: 'forms', name: toFileName(form) }))
   const opened = dialogs.map((one) => ({ folder: 'components', name: toFileName(className(one)) }))
   const files = [
     ...filesOf(finished.markup, lists, folder, context, options, unit.name),
@@ -198,10 +198,6 @@ export const writeUnit = (built: BuiltUnit, options: FlutterOptions): EmittedFil
     data,
   })
 }
-
-/** The file of a form without its ending. */
-export const formFile = (form: string): string =>
-  toFileName(`${form.charAt(0).toUpperCase()}${form.slice(1)}`)
 
 /** Whether something in a screen takes the height that is left. */
 const sharesHeight = (markup: MarkupElement): boolean => {

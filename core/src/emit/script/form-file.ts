@@ -11,7 +11,7 @@ import {
 } from '../shared/document.js'
 import { textFile, type EmittedFile } from '../shared/emitted-file.js'
 import { printDocument } from '../shared/print-document.js'
-import { toShortPascal } from '../../text/names.js'
+import { capitalise, toShortPascal } from '../../text/names.js'
 import { isTick, type UiForm } from '../../ui/nodes.js'
 import type { Phrases } from '../../ui/phrases.js'
 import { quoteString } from './quote-string.js'
@@ -48,7 +48,7 @@ export const formNameOf = ({ id }: UiForm): string => {
 
 /** The name of the type of a form's answers: `LogASightingAnswers`. */
 export const answersName = (name: string): string =>
-  `${name.charAt(0).toUpperCase()}${name.slice(1).replace(/Form$/, '')}Answers`
+  `${capitalise(name).replace(/Form$/, '')}Answers`
 
 /** The function that takes the answers: what it is for, and what it does with them. */
 export const sendFunction = ({ id, to }: UiForm, type: string): Doc => {

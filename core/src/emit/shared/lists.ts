@@ -1,5 +1,5 @@
 import { isIdleName } from '../../design/idle-name.js'
-import { isTakenName, singular, toCamel, UniqueNames } from '../../text/names.js'
+import { capitalise, isTakenName, singular, toCamel, UniqueNames } from '../../text/names.js'
 import { isClass, spread, type Attribute, type MarkupElement, type MarkupNode } from './markup.js'
 
 /** A field of the things in a list: text, or code such as an imported picture; some have none. */
@@ -387,7 +387,7 @@ export const findLists = (
     const key = template.fields.find(
       ({ kind, values }) => kind === 'text' && new Set(values).size === values.length,
     )
-    const pascal = item.charAt(0).toUpperCase() + item.slice(1)
+    const pascal = capitalise(item)
     const type = options.takeType(isTakenName(pascal) ? `${pascal}Item` : pascal)
     lists.push({ name, item, type, fields, rows })
     return {

@@ -1,3 +1,4 @@
+import { capitalise } from '../../text/names.js'
 import type { PartComponent, Prop } from './prop.js'
 
 export type Parts = ReadonlyMap<string, PartComponent>
@@ -12,5 +13,4 @@ export const findOwner = (tag: string, name: string, parts: Parts): PropOwner | 
 }
 
 /** The name of the type of a choice, in targets that give it one: `StatusTagTone`. */
-export const choiceTypeOf = ({ tag, prop }: PropOwner): string =>
-  `${tag}${prop.name.charAt(0).toUpperCase()}${prop.name.slice(1)}`
+export const choiceTypeOf = ({ tag, prop }: PropOwner): string => `${tag}${capitalise(prop.name)}`

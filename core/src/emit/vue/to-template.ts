@@ -1,3 +1,4 @@
+import { separateWords } from '../../text/names.js'
 import {
   code,
   isComponentTag,
@@ -13,8 +14,7 @@ const BOOLEAN = new Set(
 )
 
 /** `hasBadge` → `has-badge`: attributes of components are written like those of HTML. */
-const hyphenate = (name: string): string =>
-  name.replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`)
+const hyphenate = (name: string): string => separateWords(name, '-')
 
 const attributesOf = (attribute: Attribute, tag: string): readonly Attribute[] => {
   const isProp = isComponentTag(tag) && tag !== 'RouterLink'

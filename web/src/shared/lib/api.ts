@@ -1,14 +1,4 @@
-import type {
-  Design,
-  Edit,
-  Font,
-  FontFormat,
-  Grain,
-  Library,
-  Note,
-  StylingId,
-  TargetId,
-} from '@unimorph/core'
+import type { Design, Edit, Font, FontFormat, Note, SettingsFile } from '@unimorph/core'
 
 export type Project = {
   readonly id: string
@@ -18,18 +8,13 @@ export type Project = {
   readonly screenCount: number
   readonly edition: number
 }
-export type Settings = {
-  readonly target: TargetId
-  readonly styling: StylingId
-  /** What is pressed answers the pointer also where no state of it is drawn; so when absent. */
-  readonly derivesStates?: boolean
-  /** The language of the texts, as a BCP 47 tag; told by their words when absent. */
-  readonly language?: string | undefined
-  /** How finely long pages are cut into files; into their sections when absent. */
-  readonly grain?: Grain | undefined
-  /** A page that shows every variant of every component. */
-  readonly library?: Library | undefined
-}
+
+/** What is kept of a project's settings: those of its file that have no path, and no choice of layers. */
+export type Settings = Readonly<
+  Required<Pick<SettingsFile, 'target' | 'styling'>> &
+    Pick<SettingsFile, 'derivesStates' | 'language' | 'grain' | 'library'>
+>
+
 export type Answer = {
   readonly id: number
   readonly at: number

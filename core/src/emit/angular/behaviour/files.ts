@@ -1,4 +1,5 @@
 import { DOM_HELPERS } from '../../script/dom-helpers.js'
+import { openingTag } from '../../script/opening-tag.js'
 import { FIELD_LABEL, FORM_WORDS, POST_ANSWERS } from '../../script/shared-helpers.js'
 import type { Helper } from '../../shared/component-code.js'
 import { textFile, type EmittedFile } from '../../shared/emitted-file.js'
@@ -117,20 +118,14 @@ export class FormMessages {
 `
 
 /** An opening tag on one line, or with an attribute a line where it is too long for one. */
-const openingTag = (tag: string, attributes: readonly string[], end: string): string => {
-  const oneLine = `<${tag} ${attributes.join(' ')}>`
-  if (oneLine.length + end.length <= 80) return `${oneLine}${end}`
-  return `<${tag}\n${attributes.map((one) => `  ${one}\n`).join('')}>${end}`
-}
-
 // The words of the status are no child: white space around them would keep an empty one in sight.
 const messagesTemplate = (problems: string, status: string): string =>
-  `${openingTag('div', ['role="alert"', `class="${problems}"`], '')}
+  `${openingTag('', 'div', ['role="alert"', `class="${problems}"`])}
   @for (problem of problems(); track problem) {
     <p>{{ problem }}</p>
   }
 </div>
-${openingTag('p', ['role="status"', '[textContent]="status()"', `class="${status}"`], '</p>')}
+${openingTag('', 'p', ['role="status"', '[textContent]="status()"', `class="${status}"`], '</p>')}
 `
 
 const FILES = {
@@ -139,11 +134,8 @@ const FILES = {
   postAnswers: POST_ANSWERS,
 } as const satisfies Partial<Record<Helper, string>>
 
-const fileOf = (name: string): string =>
-  toFileName(`${name.charAt(0).toUpperCase()}${name.slice(1)}`)
-
 /** The file of a helper, as seen from a component. */
-export const helperPath = (name: string): string => `../behaviour/${fileOf(name)}`
+export const helperPath = (name: string): string => `../behaviour/${toFileName(name)}`
 
 /** The helpers that are used, one file each; every screen says what it is called. */
 export const writeHelpers = (
@@ -154,7 +146,7 @@ export const writeHelpers = (
   const files = [
     textFile(`${folder}/use-page.ts`, USE_PAGE),
     ...Object.entries(FILES).flatMap(([name, code]) =>
-      used.has(name as Helper) ? [textFile(`${folder}/${fileOf(name)}.ts`, code)] : [],
+      used.has(name as Helper) ? [textFile(`${folder}/${toFileName(name)}.ts`, code)] : [],
     ),
     ...(used.has('useForm') ? [textFile(`${folder}/sent-form.ts`, SENT_FORM)] : []),
   ]

@@ -1,3 +1,4 @@
+import { openingTag } from '../../script/opening-tag.js'
 import { FORM_CHECKS, POST_ANSWERS } from '../../script/shared-helpers.js'
 import type { Helper } from '../../shared/component-code.js'
 import { textFile, type EmittedFile } from '../../shared/emitted-file.js'
@@ -128,12 +129,7 @@ export function useForm<Answers>(
 }
 `
 
-/** An opening tag on one line, or with an attribute a line where it is too long for one. */
-const openingTag = (tag: string, role: string, classes: string): string => {
-  const oneLine = `      <${tag} role="${role}" className="${classes}">`
-  if (oneLine.length <= 80) return oneLine
-  return `      <${tag}\n        role="${role}"\n        className="${classes}"\n      >`
-}
+const INDENT = '      '
 
 const formMessages = (
   problems: string,
@@ -144,12 +140,12 @@ const formMessages = (
 export function FormMessages({ problems, status }: Props) {
   return (
     <>
-${openingTag('div', 'alert', problems)}
+${openingTag(INDENT, 'div', ['role="alert"', `className="${problems}"`])}
         {problems.map((problem) => (
           <p key={problem}>{problem}</p>
         ))}
       </div>
-${openingTag('p', 'status', status)}
+${openingTag(INDENT, 'p', ['role="status"', `className="${status}"`])}
         {status}
       </p>
     </>

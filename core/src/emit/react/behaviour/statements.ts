@@ -1,6 +1,7 @@
 import { concat, group, ifBreak, indent, line, softline, type Doc } from '../../shared/document.js'
 import type { Action, CodeSpelling, Statement } from '../../shared/component-code.js'
 import { code } from '../../shared/markup.js'
+import { capitalise } from '../../../text/names.js'
 import { quoteString } from '../../script/quote-string.js'
 
 const EVENTS = { click: 'onClick', keydown: 'onKeyDown', toggle: 'onToggle', submit: 'onSubmit' }
@@ -18,7 +19,7 @@ export const reactSpelling: CodeSpelling = {
 }
 
 /** `isOpen` → `setIsOpen`. */
-const setterOf = (state: string): string => `set${state.charAt(0).toUpperCase()}${state.slice(1)}`
+const setterOf = (state: string): string => `set${capitalise(state)}`
 
 const bodyOf = (does: Action): string => {
   switch (does.kind) {

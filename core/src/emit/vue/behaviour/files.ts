@@ -1,4 +1,5 @@
 import { DOM_HELPERS } from '../../script/dom-helpers.js'
+import { openingTag } from '../../script/opening-tag.js'
 import { FORM_CHECKS, POST_ANSWERS } from '../../script/shared-helpers.js'
 import type { Helper } from '../../shared/component-code.js'
 import { textFile, type EmittedFile } from '../../shared/emitted-file.js'
@@ -51,22 +52,16 @@ export function useForm<Answers>(
 `
 
 /** An opening tag on one line, or with an attribute a line where it is too long for one. */
-const openingTag = (tag: string, role: string, classes: string): string => {
-  const oneLine = `  <${tag} role="${role}" class="${classes}">`
-  if (oneLine.length <= 80) return oneLine
-  return `  <${tag}\n    role="${role}"\n    class="${classes}"\n  >`
-}
-
 const formMessages = (problems: string, status: string): string => `<script setup lang="ts">
 // What is wrong with the answers of a form, and what became of them.
 defineProps<{ problems: string[]; status: string }>();
 </script>
 
 <template>
-${openingTag('div', 'alert', problems)}
+${openingTag('  ', 'div', ['role="alert"', `class="${problems}"`])}
     <p v-for="problem in problems" :key="problem">{{ problem }}</p>
   </div>
-${openingTag('p', 'status', status)}
+${openingTag('  ', 'p', ['role="status"', `class="${status}"`])}
     {{ status }}
   </p>
 </template>
