@@ -3,11 +3,11 @@ import { mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'nod
 import { tmpdir } from 'node:os'
 import { dirname, join, resolve } from 'node:path'
 import { pathToFileURL } from 'node:url'
-import { expect, test, type Page } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
 import { unzipSync } from 'fflate'
 import pixelmatch from 'pixelmatch'
 import { PNG } from 'pngjs'
-import { Desk } from './desk.js'
+import { Desk, test } from './desk.js'
 
 const CLI = resolve(__dirname, '../../cli/bin/unimorph.mjs')
 // Text is drawn through two different paths of the browser; their antialiasing differs a little.
@@ -72,7 +72,7 @@ for (const { name, width, height } of CASES) {
     }) => {
       const desk = await Desk.open(page, name)
       const id = page.url().split('/').at(-1)!
-      await desk.choose(/^to /, target)
+      await desk.turnInto(target)
       await expect(page.getByRole('button', { name: file }).first()).toBeVisible()
       await expect(page.getByText('Converting')).toBeHidden()
       const project = await download(page)

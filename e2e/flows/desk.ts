@@ -1,4 +1,43 @@
-import { expect, type FrameLocator, type Locator, type Page } from '@playwright/test'
+import {
+  expect,
+  test as base,
+  type APIRequestContext,
+  type FrameLocator,
+  type Locator,
+  type Page,
+} from '@playwright/test'
+
+type Project = { id: string; name: string; settings: unknown; edits: { id: number }[] }
+
+const DEMOS = ['Tidewrack', 'Night ferry kiosk']
+
+const loadDemos = async (request: APIRequestContext): Promise<Project[]> => {
+  const listed = (await (await request.get('/api/projects')).json()) as Project[]
+  const demos = listed.filter(({ name }) => DEMOS.includes(name))
+  return Promise.all(
+    demos.map(
+      async ({ id }) => (await (await request.get(`/api/projects/${id}`)).json()) as Project,
+    ),
+  )
+}
+
+const DEFAULTS = { target: 'html', styling: 'tailwind' }
+
+/** Every flow begins with the demo as it is delivered, whatever became of the flow before. */
+export const test = base.extend<{ freshDemo: void }>({
+  freshDemo: [
+    async ({ request }, use) => {
+      for (const { id, edits } of await loadDemos(request)) {
+        for (const edit of edits.toReversed()) {
+          await request.delete(`/api/projects/${id}/edits/${edit.id}`)
+        }
+        await request.put(`/api/projects/${id}/settings`, { data: DEFAULTS })
+      }
+      await use()
+    },
+    { auto: true },
+  ],
+})
 
 /** The desk as a person sees it. */
 export class Desk {
@@ -17,8 +56,14 @@ export class Desk {
   static async ready(page: Page): Promise<Desk> {
     const desk = new Desk(page)
     await expect(page.getByText(/files, converted in/)).toBeVisible()
-    await expect(desk.result.locator('body *').first()).toBeAttached()
+    await desk.runs()
     return desk
+  }
+
+  /** Waits until the running result is the newest. */
+  async runs(): Promise<void> {
+    await expect(this.page.locator('[data-testid=result][aria-busy=true]')).toHaveCount(0)
+    await expect(this.result.locator('body *').first()).toBeAttached()
   }
 
   get result(): FrameLocator {
@@ -53,6 +98,16 @@ export class Desk {
     await stage.evaluate((node, by) => node.scrollBy(0, by), (await locate()).y - 500)
     const { x, y } = await locate()
     await this.page.mouse.click(x, y)
+  }
+
+  /** Turns the design into code of another target. */
+  async turnInto(target: string): Promise<void> {
+    const list = this.page.getByRole('button', { name: /^to / })
+    if ((await list.textContent())?.includes(target)) return
+    await this.choose(/^to /, target)
+    await expect(list).toContainText(target)
+    await expect(this.page.getByText(/files, converted in/)).toBeVisible()
+    await this.runs()
   }
 
   async choose(list: string | RegExp, option: string): Promise<void> {

@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test'
-import { Desk, dropFiles, SVG, takeIn } from './desk.js'
+import { expect } from '@playwright/test'
+import { Desk, dropFiles, SVG, takeIn, test } from './desk.js'
 
 const text = (words: string): string =>
   `<text x="10" y="40" font-family="Inter" font-size="20">${words}</text>`

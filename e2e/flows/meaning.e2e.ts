@@ -1,10 +1,10 @@
 import AxeBuilder from '@axe-core/playwright'
-import { expect, test, type Page } from '@playwright/test'
-import { Desk } from './desk.js'
+import { expect, type Page } from '@playwright/test'
+import { Desk, test } from './desk.js'
 
 const openMeaning = async (page: Page): Promise<Desk> => {
   const desk = await Desk.open(page, 'Tidewrack')
-  await desk.choose(/^to /, 'HTML')
+  await desk.turnInto('HTML')
   await page.getByRole('tab', { name: 'Meaning' }).click()
   await expect(page.getByRole('button', { name: /Log a sighting/ }).first()).toBeVisible()
   return desk

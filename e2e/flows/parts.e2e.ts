@@ -1,10 +1,10 @@
 import AxeBuilder from '@axe-core/playwright'
-import { expect, test, type Page } from '@playwright/test'
-import { Desk } from './desk.js'
+import { expect, type Page } from '@playwright/test'
+import { Desk, test } from './desk.js'
 
 const openParts = async (page: Page): Promise<Desk> => {
   const desk = await Desk.open(page, 'Tidewrack')
-  await desk.choose(/^to /, 'React')
+  await desk.turnInto('React')
   await page.getByRole('tab', { name: 'Parts' }).click()
   await expect(page.getByRole('button', { name: /^Sighting 4 places/ })).toBeVisible()
   return desk
@@ -66,7 +66,7 @@ test('an instance is detached, taken back, and a layer is made a part', async ({
 
 test('HTML says that it has no components', async ({ page }) => {
   const desk = await openParts(page)
-  await desk.choose(/^to /, 'HTML')
+  await desk.turnInto('HTML')
   await expect(page.getByText('HTML has no components')).toBeVisible()
 })
 
@@ -104,10 +104,8 @@ for (const [target, file] of [
 ] as const) {
   test(`a component runs by itself in ${target}, and shows what it is given`, async ({ page }) => {
     const desk = await openParts(page)
-    if (target !== 'React') {
-      await desk.choose(/^to /, target)
-      await expect(page.getByRole('button', { name: file })).toBeVisible()
-    }
+    await desk.turnInto(target)
+    await expect(page.getByRole('button', { name: file })).toBeVisible()
     await page.getByRole('button', { name: /^Sighting 4 places/ }).click()
     await page.getByRole('button', { name: 'Try it' }).click()
     const dialog = page.getByRole('dialog', { name: 'Sighting, running' })
@@ -123,7 +121,6 @@ for (const [target, file] of [
     const { violations } = await new AxeBuilder({ page }).exclude('iframe').analyze()
     expect(violations.map((v) => `${v.id}: ${v.nodes[0]?.html}`)).toEqual([])
     await dialog.getByRole('button', { name: 'Close' }).click()
-    if (target !== 'React') await desk.choose(/^to /, 'React')
   })
 }
 

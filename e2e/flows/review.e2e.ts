@@ -1,6 +1,6 @@
-import { expect, test } from '@playwright/test'
+import { expect } from '@playwright/test'
 import AxeBuilder from '@axe-core/playwright'
-import { Desk, dropFiles, SVG, takeIn } from './desk.js'
+import { Desk, dropFiles, SVG, takeIn, test } from './desk.js'
 
 const words = (text: string, family = 'Inter'): string =>
   `<text x="10" y="40" font-family="${family}" font-size="20" fill="#2c664b">${text}</text>`

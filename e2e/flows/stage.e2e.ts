@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
-import { expect, test, type Page } from '@playwright/test'
-import { Desk, dropFiles, takeIn } from './desk.js'
+import { expect, type Page } from '@playwright/test'
+import { Desk, dropFiles, takeIn, test } from './desk.js'
 
 /** A place on the design in shares of its size. */
 const at = async (desk: Desk, x: number, y: number) => {
@@ -117,7 +117,7 @@ test('the design is exported with its edits, and opens again as it was', async (
 
 test('the settings of the desk are exported for the command line', async ({ page }) => {
   const desk = await Desk.open(page, 'Tidewrack')
-  await desk.choose(/^to /, 'HTML')
+  await desk.turnInto('HTML')
   await desk.choose(/^styled by/, 'plain CSS')
   const download = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Export', exact: true }).click()

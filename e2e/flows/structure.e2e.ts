@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
-import { expect, test, type Page } from '@playwright/test'
-import { Desk, dropFiles, SVG, takeIn } from './desk.js'
+import { expect, type Page } from '@playwright/test'
+import { Desk, dropFiles, SVG, takeIn, test } from './desk.js'
 
 const LOOSE = SVG(
   '<rect id="sheet" x="10" y="10" width="240" height="70" rx="8" fill="#eef1ee"/>' +
@@ -68,7 +68,7 @@ test('a finding shows where it is, what its remedy changes, and is mended alone'
   await expect(page.getByTestId('arranged').first()).toBeAttached()
   await outside.getByRole('button', { name: 'Mend it' }).click()
   await expect(outside).toBeHidden()
-  await desk.choose(/^to/, 'HTML')
+  await desk.turnInto('HTML')
   await expect(desk.code).toContainText('Seen at ten')
 })
 

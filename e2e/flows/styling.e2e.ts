@@ -2,8 +2,8 @@ import { spawnSync } from 'node:child_process'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
-import { expect, test, type Page } from '@playwright/test'
-import { Desk } from './desk.js'
+import { expect, type Page } from '@playwright/test'
+import { Desk, test } from './desk.js'
 
 const ROOT = resolve(__dirname, '../..')
 const CLI = join(ROOT, 'cli/bin/unimorph.mjs')

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
-import { expect, test, type Page } from '@playwright/test'
-import { Desk, dropFiles, SVG, takeIn } from './desk.js'
+import { expect, type Page } from '@playwright/test'
+import { Desk, dropFiles, SVG, takeIn, test } from './desk.js'
 
 const card = (x: number, fill: string): string =>
   `<rect x="${x}" y="10" width="90" height="60" rx="8" fill="${fill}"/>`
@@ -24,7 +24,7 @@ test('tokens are proposed, accepted, renamed, merged and taken back', async ({ p
   await page.getByRole('button', { name: 'Accept all' }).click()
   await expect(tokens.getByRole('listitem')).toHaveCount(2)
   await expect(proposed).toBeHidden()
-  await desk.choose(/^to/, 'HTML')
+  await desk.turnInto('HTML')
   await expect(desk.code).toContainText('bg-green-')
 
   await tokens.getByRole('button', { name: /^More for color/ }).click()

@@ -4,8 +4,8 @@ import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
 import { pathToFileURL } from 'node:url'
 import AxeBuilder from '@axe-core/playwright'
-import { expect, test, type Page } from '@playwright/test'
-import { Desk } from './desk.js'
+import { expect, type Page } from '@playwright/test'
+import { Desk, test } from './desk.js'
 
 const ROOT = resolve(__dirname, '../..')
 const CLI = join(ROOT, 'cli/bin/unimorph.mjs')
@@ -95,7 +95,7 @@ test('a layer keeps to its least and greatest size, and content is held', async 
 
 test('an artboard is taken out of its screen and becomes a page of its own', async ({ page }) => {
   const desk = await openWidths(page)
-  await desk.choose(/^to /, 'HTML')
+  await desk.turnInto('HTML')
   const files = page.getByRole('main')
   await expect(files).not.toContainText('today-on-the-shore-tablet.html')
   const tablet = page.getByRole('listitem').filter({ hasText: 'Today on the shore, tablet' })

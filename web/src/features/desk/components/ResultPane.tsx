@@ -10,6 +10,8 @@ type Props = {
   readonly height: number
   readonly scale: number
   readonly picks: boolean
+  /** Whether a newer result is being built. */
+  readonly isStale: boolean
 }
 
 type Message =
@@ -26,7 +28,7 @@ const TALLEST_PX = 30_000
  * The generated code, running in a frame of its own origin that can reach neither the app nor the network.
  * A frame shows one page; for another, the pane is made anew (by its `key`), so that nothing goes on running.
  */
-export const ResultPane = ({ html, width, height, scale, picks }: Props) => {
+export const ResultPane = ({ html, width, height, scale, picks, isStale }: Props) => {
   const frame = useRef<HTMLIFrameElement>(null)
   const selection = useDesk((s) => s.selection)
   const report = useWidths((s) => s.report)
@@ -92,6 +94,7 @@ export const ResultPane = ({ html, width, height, scale, picks }: Props) => {
         ref={frame}
         data-testid="result"
         title="Generated code, running"
+        aria-busy={isStale}
         src="/preview"
         sandbox="allow-scripts allow-forms"
         scrolling="no"

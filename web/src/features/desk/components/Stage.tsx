@@ -50,7 +50,7 @@ export const Stage = () => {
   const screen = drawn?.screens.find((s) => s.key === screenKey)
   const parts = scope.kind === 'layers' ? scope.keys : []
   const page = converted && findPage(converted.pages, screenKey, parts)
-  const html = usePreview(converted, page)
+  const { html, isStale } = usePreview(converted, page)
   const part = drawn?.layers.find((l) => l.key === page)
   const natural = part?.box ?? { width: screen?.width ?? 1280, height: screen?.height ?? 800 }
   const setWidth = (px: number | undefined): void => set({ width: px })
@@ -80,7 +80,12 @@ export const Stage = () => {
       >
         <div className={`flex w-max min-w-full gap-6 p-6 ${isBeside ? '' : 'flex-col'}`}>
           {view === 'strip' && html && (
-            <WidthStrip html={html} height={natural.height} laneHeight={lane.height} />
+            <WidthStrip
+              html={html}
+              isStale={isStale}
+              height={natural.height}
+              laneHeight={lane.height}
+            />
           )}
           {screen && (view === 'both' || view === 'design') && (
             <figure>
@@ -113,6 +118,7 @@ export const Stage = () => {
                     by a stand-in for Flutter
                   </span>
                 )}
+                {html && isStale && <span role="status">building …</span>}
                 {width !== undefined && (
                   <Button
                     tone="bare"
@@ -132,6 +138,7 @@ export const Stage = () => {
                     height={natural.height}
                     scale={scale}
                     picks={picks}
+                    isStale={isStale}
                   />
                   <Separator
                     label="Width of the result"

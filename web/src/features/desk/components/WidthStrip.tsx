@@ -2,12 +2,17 @@ import { useStage } from '../model/stage-store'
 import { stripWidths, useWidths } from '../model/widths-store'
 import { ResultPane } from './ResultPane'
 
-type Props = { readonly html: string; readonly height: number; readonly laneHeight: number }
+type Props = {
+  readonly html: string
+  readonly isStale: boolean
+  readonly height: number
+  readonly laneHeight: number
+}
 
 const CAPTION = 40
 
 /** The running result at every width it was drawn for or changes at, at one scale. */
-export const WidthStrip = ({ html, height, laneHeight }: Props) => {
+export const WidthStrip = ({ html, isStale, height, laneHeight }: Props) => {
   const report = useWidths((s) => s.report)
   const set = useStage((s) => s.set)
   if (!report) return <p className="p-4 text-soft">Finding the widths at which it changes …</p>
@@ -32,6 +37,7 @@ export const WidthStrip = ({ html, height, laneHeight }: Props) => {
             height={Math.round(Math.min(height, 900))}
             scale={scale}
             picks
+            isStale={isStale}
           />
         </li>
       ))}
