@@ -1,3 +1,4 @@
+import type { Codebase } from './codebase/codebase.js'
 import type { Design } from './design/design.js'
 import type { Layer } from './design/layer.js'
 import { findNearestName } from './design/nearest-name.js'
@@ -9,6 +10,8 @@ import type { Font } from './fonts/face.js'
 import { TARGETS, type TargetId } from './emit/index.js'
 import type { StylingId } from './emit/styling/styling.js'
 import type { Emitted } from './emit/target.js'
+import { applyGlossary } from './glossary/apply.js'
+import type { Glossary } from './glossary/glossary.js'
 import { notes } from './notes/catalogue.js'
 import { failed, type Outcome } from './notes/note.js'
 import { withParts } from './parts/index.js'
@@ -32,6 +35,8 @@ export type Settings = {
   readonly library?: Library | undefined
   /** How pages are styled; by Tailwind when absent. */
   readonly styling?: StylingId | undefined
+  /** What elements of the design are called in a codebase, whose own components are then used. */
+  readonly glossary?: { readonly entries: Glossary; readonly codebase: Codebase } | undefined
   /** See `EmitOptions.marks`. */
   readonly marks?: boolean
 }
@@ -124,10 +129,18 @@ export const convert = (
     grain,
     library,
     styling,
+    glossary,
     marks = false,
   }: Settings,
 ): Outcome<Emitted> => {
   const project = prepare(design, edits, select, fonts, { derivesStates, language, grain, library })
   if (!project.ok) return project
-  return { ...project, value: TARGETS[target].emit(project.value, { marks, styling }) }
+  const { value, notes } = project
+  const translated = glossary && applyGlossary(value, glossary.entries, glossary.codebase, target)
+  const heard = translated ? translated.notes.slice(value.notes.length) : []
+  return {
+    ok: true,
+    value: TARGETS[target].emit(translated ?? value, { marks, styling }),
+    notes: [...notes, ...heard],
+  }
 }

@@ -33,6 +33,37 @@ export {
   writeSettings,
   type SettingsFile,
 } from './settings/settings-file.js'
+export {
+  accepts,
+  codebaseSchema,
+  findMainSlot,
+  findProp,
+  FRAMEWORKS,
+  type CodeComponent,
+  type Codebase,
+  type CodeProp,
+  type CodeToken,
+  type CodeType,
+  type Conventions,
+  type Framework,
+  type Literal,
+  type ScanNote,
+} from './codebase/codebase.js'
+export {
+  buildGlossarySchema,
+  EMPTY_GLOSSARY,
+  FIELD_FACTS,
+  FUNCTIONS,
+  GLOSSARY_FILE,
+  readGlossary,
+  writeGlossary,
+  type Entry,
+  type Glossary,
+  type Source,
+} from './glossary/glossary.js'
+export { applyGlossary } from './glossary/apply.js'
+export { checkGlossary, type GlossaryProblem } from './glossary/check.js'
+export { suggestGlossary, type Suggested, type Suggestion } from './glossary/suggest/index.js'
 export { FLUTTER } from './emit/flutter/api.js'
 export { isStylingId, STYLINGS, type StylingId } from './emit/styling/styling.js'
 export { isTargetId, TARGET_IDS, TARGETS, type TargetId } from './emit/index.js'

@@ -84,20 +84,27 @@ export class Desk {
    * driver does not take into account, so the place is worked out here.
    */
   async clickInResult(element: Locator): Promise<void> {
+    await this.runs()
     const frame = this.page.getByTestId('result')
-    const inside = await element.evaluate((node) => {
-      const { left, top, width, height } = node.getBoundingClientRect()
-      return { x: left + width / 2, y: top + height / 2, pageWidth: innerWidth }
-    })
     const locate = async () => {
+      const inside = await element.evaluate((node) => {
+        const { left, top, width, height } = node.getBoundingClientRect()
+        return { x: left + width / 2, y: top + height / 2, pageWidth: innerWidth }
+      })
       const box = (await frame.boundingBox())!
       const scale = box.width / inside.pageWidth
       return { x: box.x + inside.x * scale, y: box.y + inside.y * scale }
     }
     const stage = this.page.getByRole('region', { name: 'Design and result' })
     await stage.evaluate((node, by) => node.scrollBy(0, by), (await locate()).y - 500)
-    const { x, y } = await locate()
-    await this.page.mouse.click(x, y)
+    // A page that has just been shown may still move.
+    let at = await locate()
+    await expect(async () => {
+      const before = at
+      at = await locate()
+      expect(at).toEqual(before)
+    }).toPass()
+    await this.page.mouse.click(at.x, at.y)
   }
 
   /** Turns the design into code of another target. */

@@ -25,7 +25,8 @@ export const findVariant = (
   return best
 }
 
-const defaultsOf = (set: ComponentSet): Props => {
+/** What an instance of a set has where it says nothing, but for its variant. */
+export const defaultsOf = (set: ComponentSet): Props => {
   const props: Props = {}
   for (const p of set.properties) if (p.kind !== 'variant') props[p.name] = p.default
   return props

@@ -222,6 +222,48 @@ export const notes = {
       `${quote(file)}, ${path || 'the document'}: ${reason}.`,
       'See docs/settings.schema.json for what is allowed there.',
     ),
+  invalidGlossary: (file: string, path: string, reason: string) =>
+    note('error', 'glossary/invalid')(
+      { file, path },
+      `${quote(file)}, ${path || 'the document'}: ${reason}.`,
+      'See docs/glossary.schema.json for what is allowed there.',
+    ),
+  glossaryUnknownComponent: (id: string) =>
+    note('warning', 'glossary/unknown-component')(
+      {},
+      `The codebase has no component ${quote(id)}, of which the glossary speaks.`,
+      'Scan the codebase again, or change the entry to a component it has.',
+    ),
+  glossaryUnknownProp: (id: string, prop: string) =>
+    note('warning', 'glossary/unknown-prop')(
+      {},
+      `${quote(id)} has no prop ${quote(prop)}, which the glossary gives it.`,
+      'Take the prop out of the entry, or name one that the component has.',
+    ),
+  glossaryRefused: (
+    layer: string,
+    component: string,
+    prop: string,
+    value: string | number | boolean,
+    type: string,
+  ) =>
+    note('warning', 'glossary/refused-value')(
+      { layer },
+      `${component} does not take ${quote(String(value))} as ${prop}: ${type}.`,
+      'Say in the glossary what this value is called in the codebase.',
+    ),
+  glossaryPressLost: (layer: string, component: string) =>
+    note('warning', 'glossary/press-lost')(
+      { layer },
+      `Pressing it does something, which ${component} is not told.`,
+      'Give a prop of it where it leads or what it does, or use another component for it.',
+    ),
+  glossaryHole: (layer: string, component: string, prop: string, wanted: string) =>
+    note('info', 'glossary/hole')(
+      { layer },
+      `What ${component} is given as ${prop} is not in the design: ${wanted}.`,
+      'Fill it in by hand, or give it a value in the glossary.',
+    ),
   duplicateKey: (file: string, key: string, path: string) =>
     note('error', 'design/duplicate-key')(
       { file, layer: key, path },

@@ -1,16 +1,18 @@
 import type { Design } from '../design/design.js'
 import type { InstanceLayer, Layer } from '../design/layer.js'
-import { createInstanceResolver } from '../design/resolve-instances.js'
+import { createInstanceResolver, defaultsOf, findVariant } from '../design/resolve-instances.js'
 import { walkLayers } from '../design/walk.js'
 import { findStateProperty } from '../meaning/states.js'
 import { notes } from '../notes/catalogue.js'
 import type { Note } from '../notes/note.js'
-import type { Switch, UiProject } from '../ui/index.js'
+import type { Switch, UiInstance, UiProject } from '../ui/index.js'
 import { findParts } from './find-parts.js'
 import { markSections, type Grain } from './sections.js'
 import { findUndrawn } from './undrawn.js'
 
-type Instances = Pick<UiProject, 'properties' | 'switches' | 'variants'> & {
+type Known = Pick<UiProject, 'instances' | 'properties' | 'swaps' | 'switches' | 'variants'>
+
+type Instances = Known & {
   /** The component set each instance shows, by the instance's key. */
   readonly components: ReadonlyMap<string, string>
 }
@@ -21,7 +23,10 @@ const readInstances = (design: Design): Instances => {
   const variants = new Map<string, Readonly<Record<string, string>>>()
   const properties = new Map<string, string>()
   const switches = new Map<string, Switch>()
-  if (design.components.length === 0) return { components, variants, properties, switches }
+  const instances = new Map<string, UiInstance>()
+  const swaps = new Map<string, string>()
+  const all = { components, variants, properties, swaps, switches, instances }
+  if (design.components.length === 0) return all
   const sets = new Map(design.components.map((set) => [set.key, set]))
   const bound = new Map<string, readonly Layer[]>()
   for (const set of design.components) {
@@ -33,12 +38,13 @@ const readInstances = (design: Design): Instances => {
     }
     bound.set(set.key, found)
   }
-  const read = ({ key, component, variant }: InstanceLayer): void => {
+  const read = ({ key, component, variant, props }: InstanceLayer): void => {
     const set = sets.get(component)
     if (!set) return
     components.set(key, component)
     for (const { key: layer, bind } of bound.get(component)!) {
       if (bind?.text !== undefined) properties.set(`${key}/${layer}`, bind.text)
+      if (bind?.swap !== undefined) swaps.set(`${key}/${layer}`, bind.swap)
       const name = bind?.visible
       if (name === undefined) continue
       const property = set.properties.find((one) => one.name === name)
@@ -53,9 +59,14 @@ const readInstances = (design: Design): Instances => {
         : [],
     )
     variants.set(key, Object.fromEntries(values))
+    const drawn = findVariant(set, variant).variant
+    instances.set(key, {
+      component: set.name,
+      values: { ...defaultsOf(set), ...props, ...drawn, ...variant },
+    })
   }
   createInstanceResolver(design, read).screens()
-  return { components, variants, properties, switches }
+  return all
 }
 
 const MOST_TOLD = 3

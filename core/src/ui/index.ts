@@ -28,6 +28,13 @@ import { buildTheme, type UiTheme } from './theme.js'
 /** A property that shows and hides a layer, and whether it is shown where nothing is said. */
 export type Switch = { readonly name: string; readonly standard: boolean }
 
+/** What an instance of a component of the design is given: by property, defaults among them. */
+export type UiInstance = {
+  /** The name of its component. */
+  readonly component: string
+  readonly values: Readonly<Record<string, string | boolean>>
+}
+
 export type UiProject = {
   readonly name: string
   /** The language its texts are in, as a BCP 47 tag. */
@@ -48,6 +55,10 @@ export type UiProject = {
   /** The property that shows and hides a layer of a component, by the layer. */
   readonly switches: ReadonlyMap<string, Switch>
   readonly variants: ReadonlyMap<string, Readonly<Record<string, string>>>
+  /** The property that says which component a layer shows, by the layer. */
+  readonly swaps: ReadonlyMap<string, string>
+  /** The instances of the design's components, by their layers. */
+  readonly instances: ReadonlyMap<string, UiInstance>
   readonly assets: readonly UiAsset[]
   /** Font files the pages need and that are at hand. */
   readonly fonts: readonly Font[]
@@ -196,6 +207,8 @@ export const buildUi = (
     refused: [],
     properties: new Map(),
     switches: new Map(),
+    swaps: new Map(),
+    instances: new Map(),
     variants: new Map(),
     assets: collector.assets,
     ...chooseFonts(account, roots, fonts),

@@ -1,3 +1,4 @@
+import type { CodeComponent, CodeProp, Literal } from '../codebase/codebase.js'
 import { roundPx, type Box, type Corners, type Sides } from '../design/geometry.js'
 import type { AutoLayout, Sizing } from '../design/layout.js'
 import type { CrossAlign } from '../layout/node.js'
@@ -180,6 +181,23 @@ export type UiState = {
   readonly node: UiNode
 }
 
+/** What a component of the codebase is given. */
+export type UiGiven =
+  | { readonly kind: 'literal'; readonly value: Literal }
+  /** So many of the node's children, those of the slots before it left out. */
+  | { readonly kind: 'content'; readonly count: number }
+  | { readonly kind: 'picture'; readonly asset: string }
+  | { readonly kind: 'link'; readonly link: UiLink }
+  | { readonly kind: 'press'; readonly act: UiAct }
+  /** No design knows it. */
+  | { readonly kind: 'hole'; readonly wanted: string }
+
+/** A component of the codebase that is written in the place of a node. */
+export type UiUse = {
+  readonly component: CodeComponent
+  readonly given: readonly { readonly prop: CodeProp; readonly value: UiGiven }[]
+}
+
 type UiCommon = {
   /** Key of the layer this node stands for. */
   readonly layer: string
@@ -194,6 +212,8 @@ type UiCommon = {
   readonly when?: UiWhen
   /** It is an instance of the part with this id. */
   readonly part?: string
+  /** The codebase has a component for it: what is in the node is what that is given. */
+  readonly use?: UiUse
   readonly hover?: Hover
   readonly entrance?: Entrance
   readonly states?: readonly UiState[]

@@ -1,11 +1,12 @@
 import type { ComponentOptions } from '../shared/component-target.js'
 import type { DataList } from '../shared/lists.js'
 import type { MarkupElement, MarkupNode } from '../shared/markup.js'
+import { moduleOf } from '../shared/foreign.js'
 import { findImports } from '../shared/uses.js'
 import type { Folder } from '../shared/units.js'
 import type { Helper } from '../shared/component-code.js'
 import { helperPath } from './behaviour/files.js'
-import { toFileName } from './names.js'
+import { folderPath, toFileName } from './names.js'
 import type { Import } from './print-class.js'
 
 /** The router's own tags are known everywhere. */
@@ -52,7 +53,7 @@ export const findUsed = (
   own: ReadonlySet<Helper>,
   { plan, helpers }: ComponentOptions,
 ): Used => {
-  const { behaviour, components } = findImports(markup, lists, {
+  const { behaviour, components, foreign } = findImports(markup, lists, {
     plan,
     folder,
     helpers,
@@ -68,14 +69,19 @@ export const findUsed = (
   const functions = behaviour.filter(
     (helper) => !['useForm', 'FormMessages', 'enterInView', 'postAnswers'].includes(helper),
   )
+  const theirs = foreign.map(({ tag, component }) => ({
+    name: component.exported === tag ? tag : `${component.exported} as ${tag}`,
+    local: tag,
+    from: moduleOf(component, folderPath(folder)),
+  }))
   const used = [...directives, ...tags]
   const holdsField = names.has('formControlName') || names.has('[formControlName]')
   return {
     imports: [
-      ...used.map(({ name, from }) => ({ names: [name], from })),
+      ...[...used, ...theirs].map(({ name, from }) => ({ names: [name], from })),
       ...functions.map((name) => ({ names: [name], from: helperPath(name) })),
     ],
-    uses: [...new Set(used.map(({ name }) => name))],
+    uses: [...new Set([...used.map(({ name }) => name), ...theirs.map(({ local }) => local)])],
     functions,
     isFormElsewhere: holdsField && !names.has('[formGroup]'),
   }

@@ -27,6 +27,7 @@ export const typeOfInput = (
   self?: string,
 ): InputType => {
   const owner = findOwner(tag, name, parts)
+  if (owner?.prop.type !== undefined) return { name: owner.prop.type, imports: [] }
   if (owner?.prop.kind === 'flag') return { name: 'boolean', imports: [] }
   if (owner?.prop.kind !== 'choice') return { name: 'string', imports: [] }
   const type = choiceTypeOf(owner)

@@ -25,6 +25,7 @@ export const printList = (
   let type = capitalise(item)
   while (taken.has(type)) type += 'Item'
   const types = fields.map((field) => {
+    if (field.type !== undefined) return { name: field.type, imports: [] }
     const as = givenAs(list, field)
     if (as && field.name !== 'class') return typeOfInput(as.tag, as.prop, parts, from)
     return { name: field.kind === 'flag' ? 'boolean' : 'string', imports: [] }

@@ -10,6 +10,9 @@ export const elementOf = (name: string): string => `app-${toFileName(name)}`
 /** The attribute that makes an element a component, or gives it a directive. */
 export const attributeOf = (name: string): string => `app${name}`
 
+/** The folder of files of one kind. */
+export const folderPath = (folder: Folder | 'icons'): string => `src/app/${folder}`
+
 /** The file of a component without its ending. */
 export const pathOf = (folder: Folder | 'icons', name: string): string =>
-  `src/app/${folder}/${toFileName(name)}`
+  `${folderPath(folder)}/${toFileName(name)}`

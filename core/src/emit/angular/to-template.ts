@@ -1,3 +1,4 @@
+import type { CodeComponent } from '../../codebase/codebase.js'
 import type { DataList } from '../shared/lists.js'
 import {
   code,
@@ -101,6 +102,35 @@ const useOf = (
   return { ...element, tag, attributes: [...mark, ...attributes] }
 }
 
+/** `button[hbAction]` → the element a component of the codebase stands as, and the attribute that makes it one. */
+const standingOfSelector = (
+  selector: string,
+): { readonly tag: string; readonly mark: readonly Attribute[] } => {
+  const [first] = selector.split(',')
+  const [, tag, attribute] = /^\s*([\w-]*)(?:\[([\w-]+)(?:=[^\]]*)?\])?/.exec(first!) ?? []
+  return {
+    tag: tag || 'div',
+    mark: attribute === undefined ? [] : [text(attribute, '')],
+  }
+}
+
+/** A component of the codebase, in the place its selector asks for. */
+const foreignOf = (
+  element: MarkupElement,
+  { selector = '' }: CodeComponent,
+  scope: Scope,
+  options: TemplateOptions,
+): MarkupElement => {
+  const { tag, mark } = standingOfSelector(selector)
+  const attributes = element.attributes.flatMap((one): readonly Attribute[] => {
+    if (isClass(one)) return nativeAttributes(one, scope, options.placing)
+    if (isListener(one)) return elementAttributes({ ...element, attributes: [one] }, scope)
+    return [inputAttribute(one, scope)]
+  })
+  const children = element.children.map((child) => toNode(child, scope, options))
+  return { ...element, tag, attributes: [...mark, ...attributes], children }
+}
+
 const elementFor = (
   element: MarkupElement,
   scope: Scope,
@@ -108,6 +138,7 @@ const elementFor = (
   isOutermost: boolean,
 ): MarkupElement => {
   const { tag } = element
+  if (element.foreign) return foreignOf(element, element.foreign, scope, options)
   const part = options.parts.get(tag)
   if (part) return useOf(element, part, scope, options)
   const placing = isOutermost ? options.placing : undefined

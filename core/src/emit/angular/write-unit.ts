@@ -1,13 +1,20 @@
 import { HTML_SPELLING } from '../shared/html-spelling.js'
 import { iconAttributes, type Icon } from '../shared/icons.js'
 import { printPage } from '../script/print-page.js'
+import { scriptUse } from '../script/use-spelling.js'
 import { printLooksMember } from '../script/print-props.js'
 import { CURRENT_PAGE, type Dialect } from '../shared/build-markup.js'
 import { completeList } from '../shared/complete-list.js'
 import type { ComponentOptions } from '../shared/component-target.js'
 import { concat, hardline, indent, type Doc } from '../shared/document.js'
 import { textFile, type EmittedFile } from '../shared/emitted-file.js'
-import { text, type Attribute, type MarkupElement, type MarkupNode } from '../shared/markup.js'
+import {
+  inPlace,
+  text,
+  type Attribute,
+  type MarkupElement,
+  type MarkupNode,
+} from '../shared/markup.js'
 import { titleOf } from '../shared/page-title.js'
 import { printDocument } from '../shared/print-document.js'
 import { printNodes } from '../shared/print-tags.js'
@@ -62,6 +69,11 @@ export const unitSpelling: UnitSpelling = {
   picture: (_variable, file) => text('src', `assets/${file}`),
   field: (name) => [text('formControlName', name)],
   ownDialog: 'dialog',
+  use: scriptUse(
+    '(click)',
+    (event) => `(${event})`,
+    (name, nodes) => ({ children: [inPlace('ng-container', text('ngProjectAs', name), nodes)] }),
+  ),
 }
 
 /** A field of a form that another component holds finds its form there. */

@@ -12,6 +12,7 @@ import { writeHelpers } from './behaviour/files.js'
 import { quoteDart } from './dart.js'
 import { className, dartName, toFileName } from './names.js'
 import { writeForm, writeProject } from './project-files.js'
+import { flutterUse } from './foreign.js'
 import { createFlutterStyling } from './styling.js'
 import { FlutterTheme } from './theme.js'
 import { writePart, writeUnit, type FlutterOptions } from './write-unit.js'
@@ -38,6 +39,7 @@ const spelling: UnitSpelling = {
   }),
   picture: (_variable, file) => text('src', `assets/${file}`),
   ownDialog: 'dialog',
+  use: flutterUse,
 }
 
 /** The family most texts use. */

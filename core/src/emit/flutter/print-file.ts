@@ -18,8 +18,9 @@ import { fromName } from './values-of.js'
 
 const PRINT_WIDTH = 80
 
-/** A file of the project, by its folder and its name without an ending. */
-export type Relative = { readonly folder: string; readonly name: string }
+/** A file of the project, by its folder and its name without an ending, or what is imported as it stands. */
+export type Relative =
+  { readonly folder: string; readonly name: string } | { readonly import: string }
 
 /** The lines that import what some code names. */
 const importLines = (
@@ -36,9 +37,11 @@ const importLines = (
     ...(isUsed('SvgPicture') ? ["import 'package:flutter_svg/flutter_svg.dart';"] : []),
   ]
   const filtered = code.includes('ImageFilter') ? ["import 'dart:ui';", ''] : []
-  const own = [...files, ...shared].map(({ folder: to, name }) =>
-    to === folder ? `${name}.dart` : `../${to}/${name}.dart`,
-  )
+  const own = [...files, ...shared].map((file) => {
+    if ('import' in file) return file.import
+    const { folder: to, name } = file
+    return to === folder ? `${name}.dart` : `../${to}/${name}.dart`
+  })
   const theme = /\b(colors\.\w|AppColors|AppSpace|AppRadius|AppShadow|AppType)/.test(code)
   const all = [...new Set([...own, ...(theme ? ['../theme.dart'] : [])])].sort()
   return [

@@ -8,6 +8,7 @@ import { dartName, listName } from './names.js'
 
 const typeOf = (list: DataList, i: number, parts: Parts, context: WidgetContext): string => {
   const field = list.fields[i]!
+  if (field.type !== undefined) return field.type
   const as = givenAs(list, field)
   const owner = as && findOwner(as.tag, as.prop, parts)
   if (owner?.prop.kind === 'choice') return context.choiceType(`${owner.tag}.${owner.prop.name}`)
@@ -25,6 +26,7 @@ export const printList = (data: DataList, parts: Parts, context: WidgetContext):
     if (typeof value === 'boolean') return String(value)
     const own = types[i]!
     if (own === 'bool') return value
+    if (data.fields[i]!.type !== undefined) return value
     return own === 'String' ? quoteDart(value) : `${own}.${dartName(value)}`
   }
   const rows = data.rows.map(({ layer, values }): Dart => ({

@@ -1,6 +1,8 @@
+import type { CodeComponent, CodeProp } from '../../codebase/codebase.js'
 import {
   isClass,
   isComponentTag,
+  text,
   type Attribute,
   type MarkupElement,
   type MarkupNode,
@@ -20,6 +22,7 @@ import {
 } from './context.js'
 import { control } from './controls.js'
 import { call, list, quoteDart, raw, type Dart } from './dart.js'
+import { PRESS } from './foreign.js'
 import { className, dartName, listName } from './names.js'
 import { textWidget } from './texts.js'
 import type { SlotValue } from './tokens.js'
@@ -208,10 +211,78 @@ const useOf = (element: MarkupElement, part: PartComponent, context: WidgetConte
   return placed(boxed(own, said, context)!, said, context)
 }
 
+/** What a prop of a widget of the codebase is given, as Dart. */
+const givenTo = (
+  one: Attribute,
+  prop: CodeProp,
+  element: MarkupElement,
+  context: WidgetContext,
+): Dart | undefined => {
+  switch (one.kind) {
+    case 'markup':
+      return shownIn(one.nodes, prop, context)
+    case 'code':
+      return raw(readCode(one.code, context))
+    case 'text': {
+      if (prop.type.kind !== 'handler') return raw(quoteDart(one.text))
+      const link = text(one.text.startsWith('/') ? 'to' : 'href', one.text)
+      return pressOf({ ...element, attributes: [link] }, context)
+    }
+    default:
+      return undefined
+  }
+}
+
+/** What is shown in a widget of the codebase: one widget, or a list where it takes one. */
+const shownIn = (
+  nodes: readonly MarkupNode[],
+  { type }: CodeProp,
+  context: WidgetContext,
+): Dart => {
+  const widgets = nodes.map((node) =>
+    node.kind === 'text' ? call('Text', {}, [quoteDart(node.text)]) : itemOf(node, context),
+  )
+  if (type.text.startsWith('List<')) return list(widgets)
+  const [only, ...others] = widgets
+  return others.length === 0 ? only! : call('Column', { children: list(widgets) })
+}
+
+/** A widget of the codebase with what it is given: arguments without names in their places, then the others. */
+const foreignOf = (
+  element: MarkupElement,
+  component: CodeComponent,
+  context: WidgetContext,
+): Dart => {
+  const said = saidOf(element, context)
+  const pressed = textOf(element, PRESS)
+  const given = component.props.flatMap((prop): { prop: CodeProp; value: Dart }[] => {
+    const one = attributeOf(element, prop.name)
+    const value =
+      prop.name === pressed
+        ? pressOf(element, context)
+        : prop.as === 'slot' && element.children.length > 0
+          ? shownIn(element.children, prop, context)
+          : one && givenTo(one, prop, element, context)
+    return value ? [{ prop, value }] : []
+  })
+  const positional = given
+    .filter(({ prop }) => prop.position !== undefined)
+    .sort((a, b) => a.prop.position! - b.prop.position!)
+    .map(({ value }) => value)
+  const named = Object.fromEntries(
+    given
+      .filter(({ prop }) => prop.position === undefined)
+      .map(({ prop, value }) => [prop.name, value]),
+  )
+  const own: Dart = { ...call(component.exported, named, positional), layer: element.layer }
+  return placed(boxed(own, said, context)!, said, context)
+}
+
 const wholeOf = (element: MarkupElement, context: WidgetContext): Dart => {
   const { tag } = element
   const part = context.parts.get(tag)
   if (part) return useOf(element, part, context)
+  if (element.foreign) return foreignOf(element, element.foreign, context)
   const said = saidOf(element, context)
   // What says where it stands is said to what holds it, so that it comes outermost.
   const finish = (inner: Dart | undefined, around = (own: Dart): Dart => own): Dart => {

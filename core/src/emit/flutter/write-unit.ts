@@ -5,6 +5,7 @@ import type { DataList, ListField } from '../shared/lists.js'
 import type { MarkupElement, MarkupNode } from '../shared/markup.js'
 import type { PartComponent, Prop } from '../shared/prop.js'
 import { choiceTypeOf, findOwner, type Parts } from '../shared/prop-owner.js'
+import { relativePath } from '../shared/foreign.js'
 import { finishUnit, folderOf, type BuiltUnit, type UnitOptions } from '../shared/units.js'
 import { findImports } from '../shared/uses.js'
 import { call, quoteDart, raw, type Dart } from './dart.js'
@@ -137,7 +138,7 @@ const filesOf = (
   options: FlutterOptions,
   self: string,
 ): readonly Relative[] => {
-  const { components } = findImports(markup, lists, {
+  const { components, foreign } = findImports(markup, lists, {
     plan: options.plan,
     folder,
     helpers: new Set(),
@@ -148,10 +149,15 @@ const filesOf = (
     ...components.flatMap(({ tag, kind }) => (kind === 'component' ? [tag] : [])),
     ...context.types,
   ].filter((tag) => tag !== self)
-  return [...new Set(tags)].map((tag) => ({
+  const theirs = foreign.map(({ component }): Relative => {
+    const { specifier, path } = component
+    return { import: specifier ?? relativePath(`lib/${folder}`, path ?? '').replace(/^\.\//, '') }
+  })
+  const own = [...new Set(tags)].map((tag): Relative => ({
     folder: sections.has(tag) ? 'sections' : 'components',
     name: toFileName(className(tag)),
   }))
+  return [...own, ...theirs]
 }
 
 /** The widget of a unit, in what its kind asks for. */
@@ -261,6 +267,7 @@ const propType = (
   context: WidgetContext,
 ): string => {
   const owner = findOwner(tag, prop.name, options.parts) ?? { tag, prop }
+  if (owner.prop.type !== undefined) return owner.prop.type
   if (owner.prop.kind === 'flag') return 'bool'
   return owner.prop.kind === 'choice'
     ? context.choiceType(`${owner.tag}.${owner.prop.name}`)

@@ -16,6 +16,7 @@ import { dependencies } from '../shared/versions.js'
 import { createStyling } from '../styling/index.js'
 import { layerNames } from '../shared/layer-names.js'
 import type { Target } from '../target.js'
+import { elementSpelling, scriptsOf } from './elements.js'
 import { behaviourDialect, buildPanel } from './behaviour/dialect.js'
 import { buildBehaviour, buildHandlers, type BehaviourPart } from './behaviour/index.js'
 import { cleanControls } from '../shared/html-escape.js'
@@ -41,7 +42,13 @@ const buildPage = (
   {
     body,
     scripts,
-  }: { readonly body: readonly MarkupElement[]; readonly scripts: readonly string[] },
+    modules,
+  }: {
+    readonly body: readonly MarkupElement[]
+    readonly scripts: readonly string[]
+    /** What defines the elements of the codebase. */
+    readonly modules: readonly string[]
+  },
 ): MarkupElement =>
   element(
     'html',
@@ -73,6 +80,12 @@ const buildPage = (
             ['rel', 'stylesheet'],
             ['href', 'styles.css'],
           ]),
+          ...modules.map((src) =>
+            element('script', [
+              ['type', 'module'],
+              ['src', src],
+            ]),
+          ),
           ...scripts.map((src) =>
             element('script', [
               ['defer', ''],
@@ -144,6 +157,7 @@ export const html: Target = {
       required: text('required', ''),
       open: text('open', ''),
       menuTarget: 'popovertarget',
+      use: { ...elementSpelling, address: hrefOf },
       link: (link) => ({
         tag: 'a',
         attributes: [
@@ -193,7 +207,7 @@ export const html: Target = {
       const document = concat([
         '<!doctype html>',
         hardline,
-        printTags(buildPage(page, project, { body: [root], scripts })),
+        printTags(buildPage(page, project, { body: [root], scripts, modules: scriptsOf(root) })),
         hardline,
       ])
       const printed = printDocument(document, PRINT_WIDTH)

@@ -2,6 +2,7 @@ import type { UiProject } from '../../ui/index.js'
 import type { UiPage } from '../../ui/nodes.js'
 import { quoteString } from '../script/quote-string.js'
 import { printList } from '../script/print-list.js'
+import { scriptUse } from '../script/use-spelling.js'
 import { CURRENT_PAGE, type Dialect } from '../shared/build-markup.js'
 import type { ComponentOptions } from '../shared/component-target.js'
 import { concat, hardline, indent, join, type Doc } from '../shared/document.js'
@@ -44,6 +45,11 @@ export const unitSpelling: UnitSpelling = {
   toPage,
   picture: (variable) => code('src', variable),
   ownDialog: 'ref',
+  use: scriptUse(
+    'onClick',
+    (event) => event,
+    (name, nodes) => ({ attribute: { name, kind: 'markup', nodes } }),
+  ),
 }
 
 /** The screen with its title and what it is about: React puts both into the head of the page. */

@@ -1,3 +1,5 @@
+import type { CodeComponent } from '../../codebase/codebase.js'
+import { moduleOf } from '../shared/foreign.js'
 import type { DataList } from '../shared/lists.js'
 import type { MarkupNode } from '../shared/markup.js'
 import { findImports, type ImportOptions } from '../shared/uses.js'
@@ -23,19 +25,28 @@ const ROUTER = new Set(['Link', 'NavLink'])
 const single = (names: Iterable<string>, from: string): Import[] =>
   [...names].map((name) => ({ names: `{ ${name} }`, from: `${from}/${name}` }))
 
+/** A component of the codebase, under the name it has in this file. */
+const importForeign = (tag: string, component: CodeComponent, folder: string): Import => {
+  const { exported } = component
+  const from = moduleOf(component, folder)
+  if (exported === 'default') return { names: tag, from }
+  return { names: exported === tag ? `{ ${tag} }` : `{ ${exported} as ${tag} }`, from }
+}
+
 /** What the markup of a component, its lists and its code refer to. */
 export const importsOf = (
   markup: MarkupNode,
   lists: readonly DataList[],
   { router = [], forms = new Set(), ...around }: Surroundings,
 ): readonly Import[] => {
-  const { tags, pictures, behaviour, components } = findImports(markup, lists, {
+  const { tags, pictures, behaviour, components, foreign } = findImports(markup, lists, {
     ...around,
     routerTags: ROUTER,
   })
   return [
     ...together([...router, ...[...tags].filter((tag) => ROUTER.has(tag))], 'react-router'),
     ...pictures.map(({ name, from }) => ({ names: name, from })),
+    ...foreign.map(({ tag, component }) => importForeign(tag, component, `src/${around.folder}`)),
     ...single(behaviour, '../behaviour'),
     ...components.flatMap(({ tag, kind, from, hasProps }) =>
       kind === 'component'

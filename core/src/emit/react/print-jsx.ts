@@ -39,11 +39,26 @@ const printAttribute = (attribute: Attribute): Doc => {
       const given = attribute.isPlaced ? ['${className}'] : []
       return `${attribute.name}={\`${[attribute.base, ...looks, ...given].filter(Boolean).join(' ')}\`}`
     }
+    case 'markup':
+      return printShown(attribute.name, attribute.nodes)
     case 'spread':
       return `{...${attribute.code}}`
     case 'text':
       return `${attribute.name}=${quoteAttribute(attribute.text)}`
   }
+}
+
+/** Something that is shown, as a prop: `icon={<Star />}`. */
+const printShown = (name: string, nodes: readonly MarkupNode[]): Doc => {
+  const [only, ...others] = nodes
+  if (only?.kind === 'text' && others.length === 0) return `${name}=${quoteAttribute(only.text)}`
+  const shown: MarkupElement =
+    only?.kind === 'element' && others.length === 0
+      ? only
+      : { kind: 'element', tag: '', content: 'blocks', attributes: [], children: nodes }
+  return group(
+    concat([`${name}={`, indent(concat([softline, printElement(shown)])), softline, '}']),
+  )
 }
 
 const isVoid = (element: MarkupElement): boolean => element.children.length === 0

@@ -4,7 +4,8 @@ import { quoteString } from './quote-string.js'
 import { printBlock } from './print-block.js'
 import { printProperty } from './print-property.js'
 
-const typeOf = ({ kind, of }: ListField): string => {
+const typeOf = ({ kind, of, type }: ListField): string => {
+  if (type !== undefined) return type
   if (of) return `${of.tag}Props[${quoteString(of.prop)}]`
   return kind === 'flag' ? 'boolean' : 'string'
 }

@@ -5,7 +5,8 @@ import { printBlock } from './print-block.js'
 import { printProperty } from './print-property.js'
 import { quoteString } from './quote-string.js'
 
-const typeOf = ({ kind, of, options = [] }: Prop): readonly string[] => {
+const typeOf = ({ kind, of, type, options = [] }: Prop): readonly string[] => {
+  if (type !== undefined) return type.split(' | ')
   if (of) return [`${of.tag}Props[${quoteString(of.prop)}]`]
   if (kind === 'flag') return ['boolean']
   return kind === 'choice' ? options.map(quoteString) : ['string']

@@ -10,6 +10,7 @@ import type {
   UiText,
   UiWhen,
 } from '../../ui/nodes.js'
+import { buildUse, type UseSpelling } from './build-use.js'
 import type { Styling } from '../styling/styling.js'
 import { text, type Attribute, type MarkupElement, type MarkupNode } from './markup.js'
 
@@ -49,6 +50,8 @@ export type Dialect = {
     form: UiForm,
     classes: (kind: 'problems' | 'status') => readonly Attribute[],
   ): { readonly attributes: readonly Attribute[]; readonly end: readonly MarkupNode[] }
+  /** How components of the codebase are written. */
+  readonly use: UseSpelling
   /** A small drawing that is decoration, as an element of its own; undefined where it is a file. */
   icon(asset: string, attributes: readonly Attribute[]): MarkupElement | undefined
 }
@@ -443,8 +446,24 @@ export const findTabPanels = (roots: readonly UiNode[]): ReadonlySet<string> => 
   return found
 }
 
+/** What must be said of the place of a component of the codebase, which cannot be said of that. */
+const placeOf = (
+  node: UiNode,
+  options: MarkupOptions,
+): { readonly tag: string; readonly attributes: readonly Attribute[] } | undefined => {
+  const item = node.item && ITEMS[node.item]
+  const attributes = [...(item?.attributes ?? []), ...behaviourOf(node, options)]
+  if (!item && attributes.length === 0) return undefined
+  return { tag: item?.tag ?? (options.isPhrase ? 'span' : 'div'), attributes }
+}
+
 /** Writes a UI node down as tags. */
 export const buildMarkup = (node: UiNode, options: MarkupOptions): MarkupElement => {
+  const { use } = node
+  if (use) {
+    const build = (child: UiNode): MarkupElement => buildMarkup(child, options)
+    return buildUse(node, use, options, build, placeOf(node, options))
+  }
   switch (node.type) {
     case 'text':
       return buildText(node, options)

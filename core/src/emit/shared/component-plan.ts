@@ -2,6 +2,7 @@ import type { UiProject } from '../../ui/index.js'
 import type { UiBox, UiNode, UiPage, UiPanel, UiPart } from '../../ui/nodes.js'
 import { toKebab, toPascal, UniqueNames } from '../../text/names.js'
 import { buildAssetFiles, type AssetFile } from './asset-files.js'
+import { findForeign } from './foreign.js'
 import { findIcons, type Icon } from './icons.js'
 
 /** `sea-glass.svg` → `seaGlass`, a name for the import of a picture. */
@@ -48,6 +49,8 @@ export type ComponentPlan = {
   readonly panels: ReadonlyMap<string, PanelPlan>
   /** Makes a name for the component of a part, that no other has. */
   nameComponent(part: UiPart, suffix: string): string
+  /** What the components of the codebase are called, by their ids. */
+  readonly foreign: ReadonlyMap<string, string>
   readonly isRouted: boolean
   /** By the key of the page. */
   readonly routes: ReadonlyMap<string, string>
@@ -109,6 +112,10 @@ export const planComponents = (
   const assets = buildAssetFiles(drawn, assetFolder)
   const variables = new UniqueNames('', RESERVED)
   const components = new UniqueNames('', Object.values(PART_NAMES))
+  // Those of the codebase have their names already.
+  const foreign = new Map(
+    findForeign(project).map(({ id, name }) => [id, components.take(name)] as const),
+  )
   const slugs = new UniqueNames('-', [''])
   const screens = pages.map((page, i): ScreenPlan => ({
     page,
@@ -124,6 +131,7 @@ export const planComponents = (
     sections,
     panels,
     nameComponent: ({ name }, suffix) => components.take(`${toPascal(name, 'Part')}${suffix}`),
+    foreign,
     isRouted: pages.length > 1,
     routes: new Map(screens.map(({ page, route }) => [page.key, route])),
     icons,

@@ -7,6 +7,8 @@ export type ListField = {
   readonly name: string
   readonly kind: 'text' | 'code' | 'flag'
   readonly isOptional: boolean
+  /** What else it may be, as code says it. */
+  readonly type?: string
   /** Of what a component is given: the component, and the name it has there. */
   readonly of?: { readonly tag: string; readonly prop: string }
 }
@@ -64,6 +66,7 @@ const isAlike = (a: MarkupNode, b: MarkupNode, options: ListOptions): boolean =>
   if (a.kind === 'text' && b.kind === 'text') return true
   if (a.kind !== 'element' || b.kind !== 'element') return false
   if (a.tag !== b.tag || a.content !== b.content || a.isUse !== b.isUse) return false
+  if (a.foreign) return isAlikeForeign(a, b, options)
   if (a.isUse) return true
   if (a.attributes.length !== b.attributes.length) return false
   const isSame = a.attributes.every((one, i) => isSameAttribute(one, b.attributes[i]!, options))
@@ -72,6 +75,17 @@ const isAlike = (a: MarkupNode, b: MarkupNode, options: ListOptions): boolean =>
   // Words between other words have no place of their own.
   if (a.content === 'text' && a.children.length !== b.children.length) return false
   return align(more.children, fewer.children, options) !== undefined
+}
+
+/** Components of the codebase are given the same kinds of things: what is shown in them must be the same. */
+const isAlikeForeign = (a: MarkupElement, b: MarkupElement, options: ListOptions): boolean => {
+  const shown = (one: MarkupElement): string =>
+    JSON.stringify(one.attributes.filter(({ kind }) => kind === 'markup'))
+  return (
+    shown(a) === shown(b) &&
+    a.children.length === b.children.length &&
+    a.children.every((child, i) => isAlike(child, b.children[i]!, options))
+  )
 }
 
 const isSameAttribute = (a: Attribute, b: Attribute, { likenessOf }: ListOptions): boolean => {
@@ -111,7 +125,13 @@ const commonStart = (names: readonly string[]): string => {
 }
 
 type Value = string | boolean | undefined
-type Open = { name: string; kind: ListField['kind']; values: Value[]; of?: ListField['of'] }
+type Open = {
+  name: string
+  kind: ListField['kind']
+  values: Value[]
+  of?: ListField['of']
+  type?: string
+}
 
 /** What an attribute says, as data. */
 const valueOf = (attribute: Attribute | undefined): Value =>
@@ -128,6 +148,17 @@ const namesOf = (uses: readonly (MarkupElement | undefined)[]): readonly string[
 
 const attributeOf = (use: MarkupElement | undefined, name: string): Attribute | undefined =>
   use?.attributes.find((one) => one.name === name)
+
+/** What an attribute of a component of the codebase may be. */
+const typeOfAttribute = (one: Attribute): { readonly type?: string } =>
+  (one.kind === 'text' || one.kind === 'code') && one.type !== undefined ? { type: one.type } : {}
+
+/** What a component of the codebase has that is not told: in data, all things say all of it. */
+const unsaidIn = ({ foreign }: MarkupElement, name: string, kind: ListField['kind']): Value => {
+  const standard = foreign?.props.find((prop) => prop.name === name)?.standard
+  if (typeof standard === 'number') return String(standard)
+  return standard ?? (foreign && kind === 'flag' ? false : undefined)
+}
 
 const kindOf = (attributes: readonly (Attribute | undefined)[]): ListField['kind'] =>
   attributes.some((one) => one?.kind === 'text')
@@ -194,10 +225,15 @@ class Template {
         (one, i) => !uses[i] || JSON.stringify(one) === JSON.stringify(first),
       )
       if (isSame) return first
-      const of = { tag: model.tag, prop: name }
-      return { name, kind: 'code', code: this.field(name, kindOf(all), all.map(valueOf), of) }
+      const more = model.foreign ? typeOfAttribute(first) : { of: { tag: model.tag, prop: name } }
+      const kind = kindOf(all)
+      const unsaid = unsaidIn(model, name, kind)
+      const values = all.map((one, i) => (uses[i] ? (valueOf(one) ?? unsaid) : undefined))
+      return { name, kind: 'code', code: this.field(name, kind, values, more) }
     })
-    return { ...model, attributes }
+    if (!model.foreign) return { ...model, attributes }
+    const children = model.children.map((_, i) => this.build(uses.map((use) => use?.children[i])))
+    return { ...model, attributes, children }
   }
 
   /** What only some things have is shown by a field of its own, or by the first that differs in it. */
@@ -253,7 +289,7 @@ class Template {
     wanted: string,
     kind: ListField['kind'],
     values: Value[],
-    of?: ListField['of'],
+    more: Pick<Open, 'of' | 'type'> = {},
   ): string {
     // The same words in two places are one field.
     const same = this.fields.find(
@@ -263,7 +299,7 @@ class Template {
     const own = camel(wanted, 'text')
     const base = own === this.item ? 'text' : own
     const name = this.names.take(base.length < 3 ? `${base}Text` : base)
-    this.fields.push({ name, kind, values, ...(of ? { of } : {}) })
+    this.fields.push({ name, kind, values, ...more })
     return `${this.item}.${name}`
   }
 
@@ -371,14 +407,15 @@ export const findLists = (
     const named = nameList(heading, things, options)
     const [name, item] = [options.takeName(named.name), options.takeName(named.item)]
     // What all are given alike is said in the loop; the rest is data.
-    if (things[0]!.isUse) return makeUses(things, name, item)
+    if (things[0]!.isUse && !things[0]!.foreign) return makeUses(things, name, item)
     const template = new Template(item, options)
     const built = template.build(things) as MarkupElement
-    const fields = template.fields.map(({ name: field, kind, values, of }): ListField => ({
+    const fields = template.fields.map(({ name: field, kind, values, of, type }): ListField => ({
       name: field,
       kind,
       isOptional: values.includes(undefined),
       ...(of ? { of } : {}),
+      ...(type === undefined ? {} : { type }),
     }))
     const rows = things.map(({ layer }, i): ListRow => ({
       layer,

@@ -1,3 +1,5 @@
+import type { CodeComponent } from '../../codebase/codebase.js'
+
 /** The classes a choice adds at one place: `place` where its record has several. */
 export type LookReference = {
   readonly record: string
@@ -5,10 +7,15 @@ export type LookReference = {
   readonly place?: string
 }
 
-/** A value written in quotes, or code in braces for dialects that have code. */
+/**
+ * A value written in quotes, or code in braces for dialects that have code. `type`: what else it may be, as code says it,
+ * where that is neither text nor a flag.
+ */
 export type Attribute =
-  | { readonly name: string; readonly kind: 'text'; readonly text: string }
-  | { readonly name: string; readonly kind: 'code'; readonly code: string }
+  | { readonly name: string; readonly kind: 'text'; readonly text: string; readonly type?: string }
+  | { readonly name: string; readonly kind: 'code'; readonly code: string; readonly type?: string }
+  /** Something that is shown, handed to a component. */
+  | { readonly name: string; readonly kind: 'markup'; readonly nodes: readonly MarkupNode[] }
   /** Classes of a component, some of which depend on what it is given. */
   | {
       readonly name: string
@@ -39,6 +46,8 @@ export type MarkupElement = {
   readonly part?: string
   /** It is a component with what it is given, and no element. */
   readonly isUse?: boolean
+  /** It is a component of the codebase, and none that is written here. */
+  readonly foreign?: CodeComponent
 }
 
 /** The value of some code as text, for dialects that have code. */
@@ -80,6 +89,19 @@ export const code = (name: string, value: string): Attribute => ({
   code: value,
 })
 export const spread = (code: string): Attribute => ({ name: '', kind: 'spread', code })
+
+/** What fills a place of its own between the tags of a component. */
+export const inPlace = (
+  tag: string,
+  place: Attribute,
+  children: readonly MarkupNode[],
+): MarkupElement => ({
+  kind: 'element',
+  tag,
+  content: children.some(({ kind }) => kind === 'text') ? 'text' : 'blocks',
+  attributes: [place],
+  children,
+})
 
 /** Whether a tag is that of a component: those are named in capitals. */
 export const isComponentTag = (tag: string): boolean => /^[A-Z]/.test(tag)

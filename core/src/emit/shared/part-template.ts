@@ -31,7 +31,7 @@ const ALWAYS_SAID = new Set(['formControlName'])
 const ADDRESSES = new Set(['to', 'href'])
 const MOST_PROPS = 12
 
-type Field = Pick<Prop, 'id' | 'name' | 'kind' | 'of'> & {
+type Field = Pick<Prop, 'id' | 'name' | 'kind' | 'of' | 'type'> & {
   readonly values: PropValue[]
   /** Of a flag: how it is where nothing is said. */
   readonly standard?: boolean
@@ -143,7 +143,7 @@ export class Template {
         if (!isFree) throw new NotOne()
         return [model]
       }
-      if (model.kind === 'spread') throw new NotOne()
+      if (model.kind === 'spread' || model.kind === 'markup') throw new NotOne()
       const isLacking = elements.some((element, i) => element && !all[i])
       if (isLacking && ALWAYS_SAID.has(name)) throw new NotOne()
       if (all.every((one) => one === undefined || isTrue(one))) {
@@ -166,8 +166,15 @@ export class Template {
         one?.kind === 'text' ? one.text : one?.kind === 'code' ? one.code : undefined,
       )
       const wanted = isUse ? name : (ATTRIBUTE_NAMES[name] ?? name)
-      const of = isUse ? { of: { tag: there[0]!.tag, prop: name } } : undefined
-      return [code(name, this.field(wanted, isCode ? 'code' : 'text', values, of))]
+      const type = model.kind === 'text' || model.kind === 'code' ? model.type : undefined
+      const more = there[0]!.foreign
+        ? type === undefined
+          ? {}
+          : { type }
+        : isUse
+          ? { of: { tag: there[0]!.tag, prop: name } }
+          : {}
+      return [code(name, this.field(wanted, isCode ? 'code' : 'text', values, more))]
     })
   }
 
@@ -210,7 +217,7 @@ export class Template {
     wanted: string,
     kind: Field['kind'],
     values: PropValue[],
-    more: Pick<Field, 'of' | 'standard'> = {},
+    more: Pick<Field, 'of' | 'standard' | 'type'> = {},
   ): string {
     // The same words in two places are given once.
     const same = this.fields.find(

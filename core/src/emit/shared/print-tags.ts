@@ -67,6 +67,7 @@ const printAttribute = (attribute: Attribute): Doc => {
     return isBare ? name : `${name}=${quoteAttribute(attribute.text)}`
   }
   if (attribute.kind === 'classes') return `${name}=${quoteAttribute(attribute.base)}`
+  if (attribute.kind === 'markup') throw new Error(`${name}: markup is no attribute of a tag`)
   const words = escapeCode(attribute.code)
   if (isHuggedCode(attribute.code)) return `${name}="${words}"`
   return group(concat([`${name}="`, indent(concat([softline, words])), softline, '"']))

@@ -12,6 +12,8 @@ export type Prop = {
   /** Uses that say nothing have this. */
   readonly standard?: string | boolean
   readonly isOptional: boolean
+  /** What else it may be, as code says it. */
+  readonly type?: string
   /** It is handed on to a component inside, as this. */
   readonly of?: { readonly tag: string; readonly prop: string }
 }

@@ -4,6 +4,7 @@ import {
   rootsOf,
   type UiBox,
   type UiForm,
+  type UiLink,
   type UiNode,
   type UiPage,
   type UiPanel,
@@ -12,6 +13,7 @@ import { formNameOf } from '../script/form-file.js'
 import type { Styling } from '../styling/styling.js'
 import { isPopover } from '../../design/interaction.js'
 import { buildMarkup, CURRENT_PAGE, findTabPanels, type Dialect } from './build-markup.js'
+import type { UseSpelling } from './build-use.js'
 import { ComponentCode, type CodeSpelling } from './component-code.js'
 import type { ComponentPlan } from './component-plan.js'
 import { layerNames } from './layer-names.js'
@@ -74,6 +76,8 @@ export type UnitSpelling = Pick<
   picture(variable: string, file: string): Attribute
   /** What ties a control of a form to the form's code. */
   field?(name: string): readonly Attribute[]
+  /** How components of the codebase are given what they are given. */
+  readonly use: Omit<UseSpelling, 'tag' | 'address'>
   /** By what the component of a dialog reaches its own element. */
   readonly ownDialog: string
 }
@@ -150,6 +154,22 @@ const linkBuilder =
     }
   }
 
+/** Where a link leads, for a component that makes the link itself; what is named as a router names it has a route. */
+const addressOf = (link: UiLink, prop: string, plan: ComponentPlan): string => {
+  switch (link.kind) {
+    case 'nowhere':
+      return '#'
+    case 'address':
+      return link.url
+    case 'section':
+      return `#${link.id}`
+    case 'page': {
+      const route = (plan.isRouted ? plan.routes.get(link.page) : undefined) ?? '/'
+      return ['to', 'routerLink'].includes(prop) ? route : `#${route}`
+    }
+  }
+}
+
 /** Names of layers for what lists are called, and names that are free in the file. */
 const listOptions = (
   { unit, own }: Pick<BuiltUnit, 'unit' | 'own'>,
@@ -162,6 +182,7 @@ const listOptions = (
     ...[...plan.sections.values()].map(({ name }) => name),
     ...[...plan.panels.values()].map(({ name }) => name),
     ...[...plan.icons.values()].map(({ name }) => name),
+    ...plan.foreign.values(),
     'Props',
     'Ref',
   ])
@@ -217,6 +238,11 @@ const buildUnit = (unit: Unit, options: UnitOptions, inForms: ReadonlySet<string
     form: own.form,
     link: linkBuilder(options, 'page' in unit ? unit.page.key : undefined),
     source: (asset) => spelling.picture(plan.variables.get(asset)!, plan.assets.get(asset)!.file),
+    use: {
+      ...spelling.use,
+      tag: ({ id }) => plan.foreign.get(id)!,
+      address: (to, prop) => addressOf(to, prop, plan),
+    },
     field: (id, name) => (inForms.has(id) ? (spelling.field?.(name) ?? []) : []),
     icon(asset, attributes) {
       const icon = plan.icons.get(asset)

@@ -1,6 +1,7 @@
 import type { Helper } from './component-code.js'
 import type { ComponentPlan } from './component-plan.js'
 import type { DataList } from './lists.js'
+import type { CodeComponent } from '../../codebase/codebase.js'
 import { isComponentTag, type MarkupNode } from './markup.js'
 import type { Folder } from './units.js'
 
@@ -16,13 +17,22 @@ const HELPERS = [
   'scrollToPart',
 ] as const satisfies readonly Helper[]
 
-type Uses = { readonly tags: Set<string>; readonly codes: Set<string> }
+type Uses = {
+  readonly tags: Set<string>
+  readonly codes: Set<string>
+  /** Components of the codebase, by their tags. */
+  readonly foreign: Map<string, CodeComponent>
+}
 
 const scan = (node: MarkupNode, uses: Uses): void => {
   switch (node.kind) {
     case 'element':
-      uses.tags.add(node.tag)
-      for (const one of node.attributes) if (one.kind === 'code') uses.codes.add(one.code)
+      if (node.foreign) uses.foreign.set(node.tag, node.foreign)
+      else uses.tags.add(node.tag)
+      for (const one of node.attributes) {
+        if (one.kind === 'code') uses.codes.add(one.code)
+        if (one.kind === 'markup') for (const inner of one.nodes) scan(inner, uses)
+      }
       for (const child of node.children) scan(child, uses)
       return
     case 'loop':
@@ -41,7 +51,7 @@ const scan = (node: MarkupNode, uses: Uses): void => {
 
 /** What some markup and the lists beside it refer to: tags, and code in attributes and in lists. */
 const findUses = (markup: MarkupNode, lists: readonly DataList[]): Uses => {
-  const uses: Uses = { tags: new Set(), codes: new Set() }
+  const uses: Uses = { tags: new Set(), codes: new Set(), foreign: new Map() }
   scan(markup, uses)
   for (const { fields, rows } of lists) {
     fields.forEach(({ kind }, i) => {
@@ -80,7 +90,7 @@ export const findImports = (
   lists: readonly DataList[],
   { plan, folder, helpers, own = new Set(), types: said = [], routerTags }: ImportOptions,
 ) => {
-  const { tags, codes } = findUses(markup, lists)
+  const { tags, codes, foreign } = findUses(markup, lists)
   const used = HELPERS.filter((helper) => codes.has(helper))
   for (const helper of used) helpers.add(helper)
   const behaviour = [...new Set([...own, ...used])].filter(
@@ -104,6 +114,7 @@ export const findImports = (
   return {
     tags,
     behaviour,
+    foreign: [...foreign].map(([tag, component]) => ({ tag, component })),
     pictures: [...plan.variables].flatMap(([id, name]) =>
       codes.has(name) ? [{ name, from: `../assets/${plan.assets.get(id)!.file}` }] : [],
     ),

@@ -1,6 +1,7 @@
 import type { Helper } from '../shared/component-code.js'
 import type { DataList } from '../shared/lists.js'
 import type { MarkupNode } from '../shared/markup.js'
+import { moduleOf } from '../shared/foreign.js'
 import { findImports, type ImportOptions } from '../shared/uses.js'
 
 type Surroundings = Omit<ImportOptions, 'routerTags'> & {
@@ -26,7 +27,7 @@ export const importsOf = (
   lists: readonly DataList[],
   { functions = [], router = [], forms = new Set(), isPage = false, ...around }: Surroundings,
 ): readonly string[] => {
-  const { pictures, behaviour, components } = findImports(markup, lists, {
+  const { pictures, behaviour, components, foreign } = findImports(markup, lists, {
     ...around,
     routerTags: ROUTER,
   })
@@ -34,6 +35,12 @@ export const importsOf = (
     ...named(functions, 'vue'),
     ...named(router, 'vue-router'),
     ...pictures.map(({ name, from }) => `import ${name} from "${from}";`),
+    ...foreign.map(({ tag, component }) => {
+      const { exported } = component
+      const names =
+        exported === 'default' ? tag : exported === tag ? `{ ${tag} }` : `{ ${exported} as ${tag} }`
+      return `import ${names} from "${moduleOf(component, `src/${around.folder}`)}";`
+    }),
     ...behaviour.flatMap((helper) =>
       // It is a component, and imported as one.
       helper === 'FormMessages' ? [] : named([EXPORTS[helper] ?? helper], `../behaviour/${helper}`),

@@ -40,6 +40,8 @@ const attributesOf = (attribute: Attribute, tag: string): readonly Attribute[] =
         ...(bound === undefined ? [] : [code(`:${attribute.name}`, bound)]),
       ]
     }
+    case 'markup':
+      throw new Error(`${attribute.name}: what is shown stands in a slot`)
     case 'spread':
       return [text('v-bind', attribute.code)]
   }

@@ -2,13 +2,14 @@ import { HTML_SPELLING } from '../shared/html-spelling.js'
 import { listBlocks } from '../script/print-list.js'
 import { printBlock } from '../script/print-block.js'
 import { printPage } from '../script/print-page.js'
+import { scriptUse } from '../script/use-spelling.js'
 import { printLooks, printMember, printNames } from '../script/print-props.js'
 import type { ComponentOptions } from '../shared/component-target.js'
 import { concat, group, hardline, join, type Doc } from '../shared/document.js'
 import type { EmittedFile } from '../shared/emitted-file.js'
 import { iconAttributes, type Icon } from '../shared/icons.js'
 import type { DataList } from '../shared/lists.js'
-import { code, text } from '../shared/markup.js'
+import { code, inPlace, text } from '../shared/markup.js'
 import { titleOf } from '../shared/page-title.js'
 import type { PartComponent, Prop } from '../shared/prop.js'
 import { finishUnit, folderOf, type BuiltUnit, type UnitSpelling } from '../shared/units.js'
@@ -29,6 +30,11 @@ export const unitSpelling: UnitSpelling = {
   toPage: ({ route }) => ({ tag: 'RouterLink', attributes: [text('to', route)] }),
   picture: (variable) => code('src', variable),
   ownDialog: 'dialog',
+  use: scriptUse(
+    '@click',
+    (event) => `@${event}`,
+    (name, nodes) => ({ children: [inPlace('template', text(`#${name}`, ''), nodes)] }),
+  ),
 }
 
 /** How a dialog is shown by the component that holds it. */

@@ -33,6 +33,7 @@ export const ResultPane = ({ html, width, height, scale, picks, isStale }: Props
   const selection = useDesk((s) => s.selection)
   const report = useWidths((s) => s.report)
   const [content, setContent] = useState(height)
+  const [isShown, setShown] = useState(false)
   const post = (message: unknown): void => frame.current?.contentWindow?.postMessage(message, '*')
 
   useEffect(() => setContent(height), [height, width])
@@ -56,6 +57,7 @@ export const ResultPane = ({ html, width, height, scale, picks, isStale }: Props
           post({ kind: 'show', html })
           break
         case 'shown':
+          setShown(true)
           post({ kind: 'picks', picks })
           post({
             kind: 'mark',
@@ -94,7 +96,7 @@ export const ResultPane = ({ html, width, height, scale, picks, isStale }: Props
         ref={frame}
         data-testid="result"
         title="Generated code, running"
-        aria-busy={isStale}
+        aria-busy={isStale || !isShown}
         src="/preview"
         sandbox="allow-scripts allow-forms"
         scrolling="no"

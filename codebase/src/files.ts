@@ -1,0 +1,103 @@
+import { createHash } from 'node:crypto'
+import { readdirSync, readFileSync, statSync } from 'node:fs'
+import { extname, join } from 'node:path'
+import ignoring from 'ignore'
+
+export type SourceFile = {
+  /** From the root of the codebase, with `/`. */
+  readonly path: string
+  readonly text: string
+  /** SHA-256 of the text: files that have the same are the same. */
+  readonly hash: string
+}
+
+export type SkippedFile = { readonly path: string; readonly message: string }
+
+/** What is read of a codebase, by the end of a file's name. */
+const READ: ReadonlySet<string> = new Set([
+  '.css',
+  '.cts',
+  '.dart',
+  '.html',
+  '.js',
+  '.json',
+  '.jsx',
+  '.mjs',
+  '.mts',
+  '.scss',
+  '.ts',
+  '.tsx',
+  '.vue',
+])
+/** Folders that hold nothing a person wrote, whatever the ignore files say. */
+const NEVER: ReadonlySet<string> = new Set([
+  '.dart_tool',
+  '.git',
+  '.next',
+  '.nuxt',
+  '.svn',
+  'bower_components',
+  'build',
+  'coverage',
+  'dist',
+  'node_modules',
+  'storybook-static',
+])
+const IGNORE_FILES = ['.gitignore', '.ignore']
+/** Larger files were made by a program. */
+const LARGEST_BYTES = 1_000_000
+const MOST_FILES = 50_000
+
+const createRules = ignoring.default
+
+type Rules = { readonly below: string; readonly rules: ReturnType<typeof createRules> }
+
+const readRules = (folder: string, below: string): readonly Rules[] =>
+  IGNORE_FILES.flatMap((name) => {
+    try {
+      return [{ below, rules: createRules().add(readFileSync(join(folder, name), 'utf8')) }]
+    } catch {
+      return []
+    }
+  })
+
+const isIgnored = (path: string, all: readonly Rules[]): boolean =>
+  all.some(({ below, rules }) => rules.ignores(path.slice(below.length)))
+
+/**
+ * The files of a codebase that can say something of its components, in the order of their paths. Ignore files are
+ * heeded, links are not followed, nothing outside of `root` is read.
+ */
+export const readSources = (
+  root: string,
+): { readonly files: readonly SourceFile[]; readonly skipped: readonly SkippedFile[] } => {
+  const files: SourceFile[] = []
+  const skipped: SkippedFile[] = []
+  const visit = (below: string, inherited: readonly Rules[]): void => {
+    const folder = join(root, below)
+    const rules = [...inherited, ...readRules(folder, below)]
+    const entries = readdirSync(folder, { withFileTypes: true }).sort((a, b) =>
+      a.name < b.name ? -1 : 1,
+    )
+    for (const entry of entries) {
+      const path = `${below}${entry.name}`
+      if (entry.isDirectory()) {
+        if (NEVER.has(entry.name) || isIgnored(`${path}/`, rules)) continue
+        visit(`${path}/`, rules)
+        continue
+      }
+      if (!entry.isFile() || !READ.has(extname(entry.name)) || isIgnored(path, rules)) continue
+      if (files.length >= MOST_FILES) {
+        throw new Error(`${root} has more than ${MOST_FILES} files; scan a smaller folder.`)
+      }
+      if (statSync(join(root, path)).size > LARGEST_BYTES) {
+        skipped.push({ path, message: 'It is larger than 1 MB, and was not read.' })
+        continue
+      }
+      const text = readFileSync(join(root, path), 'utf8')
+      files.push({ path, text, hash: createHash('sha256').update(text).digest('hex') })
+    }
+  }
+  visit('', [])
+  return { files, skipped }
+}

@@ -1,0 +1,46 @@
+import { readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import ts from 'typescript'
+
+/** Everything is read as strictly as can be, and with what browsers have. */
+export const OPTIONS: ts.CompilerOptions = {
+  allowJs: true,
+  allowNonTsExtensions: true,
+  experimentalDecorators: true,
+  jsx: ts.JsxEmit.ReactJSX,
+  lib: ['lib.es2023.d.ts', 'lib.dom.d.ts', 'lib.dom.iterable.d.ts'],
+  module: ts.ModuleKind.ESNext,
+  moduleResolution: ts.ModuleResolutionKind.Bundler,
+  noEmit: true,
+  noLib: false,
+  resolveJsonModule: false,
+  skipLibCheck: true,
+  strict: true,
+  target: ts.ScriptTarget.ES2022,
+  types: [],
+}
+
+/** The options of a codebase that say what its imports mean. */
+export const readOptions = (root: string): ts.CompilerOptions => {
+  for (const name of ['tsconfig.app.json', 'tsconfig.json', 'jsconfig.json']) {
+    const path = join(root, name)
+    const { config } = ts.readConfigFile(path, (file) => {
+      try {
+        return readFileSync(file, 'utf8')
+      } catch {
+        return undefined
+      }
+    }) as { config?: object }
+    if (!config) continue
+    const { options } = ts.parseJsonConfigFileContent(
+      { ...config, files: [], include: [] },
+      ts.sys,
+      root,
+    )
+    if (options.paths) {
+      const base = options.baseUrl ?? options['pathsBasePath']
+      return { paths: options.paths, pathsBasePath: base ?? root } as ts.CompilerOptions
+    }
+  }
+  return {}
+}

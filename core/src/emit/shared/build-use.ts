@@ -1,0 +1,146 @@
+import type { CodeComponent, CodeProp, CodeType, Literal } from '../../codebase/codebase.js'
+import type { UiLink, UiNode, UiUse } from '../../ui/nodes.js'
+import type { MarkupOptions } from './build-markup.js'
+import { text, type Attribute, type MarkupElement, type MarkupNode } from './markup.js'
+
+/** How a target writes components of the codebase. */
+export type UseSpelling = {
+  /** The name it has in the file that uses it. */
+  tag(component: CodeComponent): string
+  literal(prop: CodeProp, value: Literal): readonly Attribute[]
+  /** What else than a text or a flag a prop may be, in the types of the target. */
+  typeOf(type: CodeType): string | undefined
+  /** Where a link leads, for a prop that is given an address. */
+  address(link: UiLink, prop: string): string
+  /** A place with a name of its own is filled by an attribute, or by something between the tags. */
+  slot(
+    name: string,
+    nodes: readonly MarkupNode[],
+  ): { readonly attribute: Attribute } | { readonly children: readonly MarkupNode[] }
+  /** How an event is heard; `press`: the attributes of a plain button that does the same. */
+  hear(event: string, press: readonly Attribute[]): readonly Attribute[]
+}
+
+const MAIN_SLOTS: ReadonlySet<string> = new Set(['child', 'children', 'default'])
+
+const withType = (attribute: Attribute, type: string | undefined): Attribute =>
+  type !== undefined && (attribute.kind === 'text' || attribute.kind === 'code')
+    ? { ...attribute, type }
+    : attribute
+
+const renamed = (attribute: Attribute, name: string): Attribute =>
+  attribute.kind === 'spread' ? attribute : { ...attribute, name }
+
+const textNode = (value: Literal): MarkupNode => ({ kind: 'text', text: String(value) })
+
+type Filled = {
+  readonly attributes: readonly Attribute[]
+  readonly children: readonly MarkupNode[]
+}
+
+const fill = (prop: CodeProp, nodes: readonly MarkupNode[], spelling: UseSpelling): Filled => {
+  if (prop.as === 'slot' && MAIN_SLOTS.has(prop.name)) return { attributes: [], children: nodes }
+  const filled = spelling.slot(prop.name, nodes)
+  return 'attribute' in filled
+    ? { attributes: [filled.attribute], children: [] }
+    : { attributes: [], children: filled.children }
+}
+
+/** What the component is given, in the order of the glossary. */
+const give = (
+  node: UiNode,
+  { given }: UiUse,
+  options: MarkupOptions,
+  build: (child: UiNode) => MarkupElement,
+): Filled => {
+  const { dialect } = options
+  const spelling = dialect.use
+  let rest = 'children' in node ? node.children : []
+  const attributes: Attribute[] = []
+  const children: MarkupNode[] = []
+  const add = (filled: Filled): void => {
+    attributes.push(...filled.attributes)
+    children.push(...filled.children)
+  }
+  for (const { prop, value } of given) {
+    switch (value.kind) {
+      case 'literal':
+        if (prop.as === 'slot') add(fill(prop, [textNode(value.value)], spelling))
+        else
+          attributes.push(
+            ...spelling
+              .literal(prop, value.value)
+              .map((one) => withType(one, spelling.typeOf(prop.type))),
+          )
+        break
+      case 'content':
+        add(fill(prop, rest.slice(0, value.count).map(build), spelling))
+        rest = rest.slice(value.count)
+        break
+      case 'picture':
+        attributes.push(renamed(dialect.source(value.asset), prop.name))
+        break
+      case 'link':
+        attributes.push(text(prop.name, spelling.address(value.link, prop.name)))
+        break
+      case 'press':
+        attributes.push(...spelling.hear(prop.name, dialect.act(value.act, false)))
+        break
+      case 'hole':
+    }
+  }
+  return { attributes, children }
+}
+
+/** A button that sends its form says so, where its component can. */
+const sends = (node: UiNode, { component, given }: UiUse): readonly Attribute[] => {
+  const submits = 'submits' in node && node.submits === true
+  const takes = component.props.some(({ name }) => name === 'type')
+  return submits && takes && !given.some(({ prop }) => prop.name === 'type')
+    ? [text('type', 'submit')]
+    : []
+}
+
+/**
+ * A component of the codebase in the place of a node. `around`: the classes that say where it stands; what else must be
+ * said of the place goes to an element around it, as an item of a list.
+ */
+export const buildUse = (
+  node: UiNode,
+  use: UiUse,
+  options: MarkupOptions,
+  build: (child: UiNode) => MarkupElement,
+  wrapper: { readonly tag: string; readonly attributes: readonly Attribute[] } | undefined,
+): MarkupElement => {
+  const { dialect, styling } = options
+  const { component } = use
+  const filled = give(node, use, options, build)
+  const placing = styling.node(node).filter((name) => styling.isPlacing(name))
+  const { placedBy } = component
+  const tag = dialect.use.tag(component)
+  const marks = options.marks ? [text('data-layer', node.layer)] : []
+  const isWrapped = wrapper !== undefined || (placing.length > 0 && placedBy === undefined)
+  const classes = (names: readonly string[]): Attribute[] =>
+    names.length > 0 ? [text(dialect.classAttribute, names.join(' '))] : []
+  const own = isWrapped || placedBy === undefined ? [] : classes(placing)
+  const element: MarkupElement = {
+    kind: 'element',
+    tag,
+    foreign: component,
+    isUse: true,
+    content: filled.children.some(({ kind }) => kind === 'text') ? 'text' : 'blocks',
+    attributes: [...filled.attributes, ...sends(node, use), ...own],
+    children: filled.children,
+  }
+  if (!isWrapped && !options.marks) return { ...element, layer: node.layer }
+  // With marks it must be found by its layer, whether its component hands attributes on or not.
+  const around = isWrapped ? placing : styling.flat()
+  return {
+    kind: 'element',
+    tag: wrapper?.tag ?? (options.isPhrase ? 'span' : 'div'),
+    content: 'blocks',
+    layer: node.layer,
+    attributes: [...(wrapper?.attributes ?? []), ...classes(around), ...marks],
+    children: [element],
+  }
+}

@@ -1,0 +1,29 @@
+import type { CodeComponent } from '../../codebase/codebase.js'
+import type { UiProject } from '../../ui/index.js'
+import { rootsOf, type UiNode } from '../../ui/nodes.js'
+
+/** The components of the codebase that some pages use, each once, in reading order. */
+export const findForeign = ({ pages, notFound }: UiProject): readonly CodeComponent[] => {
+  const found = new Map<string, CodeComponent>()
+  const look = (node: UiNode): void => {
+    if (node.use) found.set(node.use.component.id, node.use.component)
+    if ('children' in node) node.children.forEach(look)
+  }
+  for (const page of notFound ? [...pages, notFound] : pages) rootsOf(page).forEach(look)
+  return [...found.values()]
+}
+
+/** The way from a folder to a file, both seen from the same root: `../ui/Btn`. */
+export const relativePath = (folder: string, path: string): string => {
+  const from = folder.split('/').filter(Boolean)
+  const to = path.split('/')
+  let common = 0
+  while (common < from.length && from[common] === to[common]) common++
+  const up = from.slice(common).map(() => '..')
+  const way = [...up, ...to.slice(common)].join('/')
+  return up.length === 0 ? `./${way}` : way
+}
+
+/** What a file in a folder imports a component of the codebase from. */
+export const moduleOf = ({ specifier, path }: CodeComponent, folder: string): string =>
+  specifier ?? relativePath(folder, (path ?? '').replace(/(\/index)?\.[cm]?[jt]sx?$/, ''))

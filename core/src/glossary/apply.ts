@@ -1,0 +1,224 @@
+import {
+  accepts,
+  findProp,
+  type CodeComponent,
+  type Codebase,
+  type CodeProp,
+  type Framework,
+  type Literal,
+} from '../codebase/codebase.js'
+import { notes } from '../notes/catalogue.js'
+import type { Note } from '../notes/note.js'
+import type { UiProject } from '../ui/index.js'
+import {
+  mapChildren,
+  rootsOf,
+  type UiField,
+  type UiNode,
+  type UiPage,
+  type UiUse,
+} from '../ui/nodes.js'
+import type { Entry, Glossary } from './glossary.js'
+import { isAbout, namesIn } from './subjects.js'
+import { evaluate, type Subject, type Value } from './values.js'
+
+type Given = { readonly prop: CodeProp; readonly value: Value }
+
+/** Stands for what no design knows, in the type that is asked for; undefined where nothing can. */
+const standIn = ({ type }: CodeProp, wanted: string): Literal | undefined => {
+  switch (type.kind) {
+    case 'string':
+    case 'node':
+      return `TODO: ${wanted}`
+    case 'number':
+      return 0
+    case 'boolean':
+      return false
+    case 'choice':
+      return type.options[0]
+    case 'handler':
+    case 'other':
+      return undefined
+  }
+}
+
+/** What a component is given for one thing of the design, in the order of the entry. */
+const giveOne = (
+  entry: Entry,
+  component: CodeComponent,
+  subject: Subject,
+  hear: (note: Note) => void,
+): readonly Given[] => {
+  const { layer } = subject.node
+  const hole = (prop: CodeProp, wanted: string): readonly Given[] => {
+    hear(notes.glossaryHole(layer, component.name, prop.name, wanted))
+    const value = standIn(prop, wanted)
+    return value === undefined ? [] : [{ prop, value: { kind: 'literal', value } }]
+  }
+  const given = Object.entries(entry.props).flatMap(([name, source]): readonly Given[] => {
+    const prop = findProp(component, name)
+    if (!prop) {
+      hear(notes.glossaryUnknownProp(entry.code, name))
+      return []
+    }
+    const value = evaluate(source, subject)
+    if (value === undefined) return []
+    if (value.kind === 'hole') return hole(prop, value.wanted)
+    if (value.kind !== 'literal') return [{ prop, value }]
+    if (!accepts(prop.type, value.value)) {
+      hear(notes.glossaryRefused(layer, component.name, name, value.value, prop.type.text))
+      return []
+    }
+    // What it is anyway is not said.
+    const isSaid = prop.isRequired || value.value !== (prop.standard ?? isOff(prop))
+    return isSaid ? [{ prop, value }] : []
+  })
+  const names = new Set(given.map(({ prop }) => prop.name))
+  if (leadsNowhere(subject.node, given)) hear(notes.glossaryPressLost(layer, component.name))
+  const missing = component.props.filter(
+    ({ isRequired, isInherited, name, as }) =>
+      isRequired && !isInherited && !names.has(name) && as !== 'slot',
+  )
+  return [...given, ...missing.flatMap((prop) => hole(prop, prop.about ?? prop.name))]
+}
+
+/** Whether pressing a thing does something, and what is written for it is not told. */
+const leadsNowhere = (node: UiNode, given: readonly Given[]): boolean => {
+  const does =
+    ('link' in node && node.link !== undefined) || ('act' in node && node.act !== undefined)
+  return does && !given.some(({ value }) => value.kind === 'link' || value.kind === 'press')
+}
+
+/** A flag that is not said is off. */
+const isOff = ({ type }: CodeProp): Literal | undefined =>
+  type.kind === 'boolean' ? false : undefined
+
+/** A node with a component of the codebase in its place; what it is given as content becomes its children. */
+const toUse = (node: UiNode, component: CodeComponent, given: readonly Given[]): UiNode => {
+  const children = given.flatMap(({ value }) => (value.kind === 'content' ? value.nodes : []))
+  const use: UiUse = {
+    component,
+    given: given.map(({ prop, value }) => ({
+      prop,
+      value: value.kind === 'content' ? { kind: 'content', count: value.nodes.length } : value,
+    })),
+  }
+  const { part: _part, states: _states, reacts: _reacts, isOwner: _isOwner, ...rest } = node
+  // What a component does by itself is not said of the place it stands in.
+  const placed = { ...rest, use } as UiNode
+  return 'children' in placed ? ({ ...placed, children } as UiNode) : placed
+}
+
+const fieldsOf = (pages: readonly UiPage[]): ReadonlyMap<string, UiField> => {
+  const fields = new Map<string, UiField>()
+  const look = (node: UiNode): void => {
+    if (node.type === 'box')
+      for (const field of node.form?.fields ?? []) fields.set(field.id, field)
+    if ('children' in node) node.children.forEach(look)
+  }
+  for (const root of pages.flatMap(rootsOf)) look(root)
+  return fields
+}
+
+type Usable = { readonly entry: Entry; readonly component: CodeComponent }
+
+/** The entries that may be used, each with its component. */
+const usable = (
+  { components: entries }: Glossary,
+  { components }: Codebase,
+  framework: Framework,
+  hear: (note: Note) => void,
+): readonly Usable[] => {
+  const known = new Map(components.map((one) => [one.id, one]))
+  return entries.flatMap((entry): Usable[] => {
+    if (entry.status === 'proposed') return []
+    const component = known.get(entry.code)
+    if (!component) {
+      hear(notes.glossaryUnknownComponent(entry.code))
+      return []
+    }
+    return component.framework === framework ? [{ entry, component }] : []
+  })
+}
+
+/** The layers that are still in some pages, and the pictures. */
+const collect = (pages: readonly UiPage[]) => {
+  const layers = new Set<string>()
+  const assets = new Set<string>()
+  const look = (node: UiNode): void => {
+    layers.add(node.layer)
+    if (node.type === 'image') assets.add(node.asset)
+    for (const { value } of node.use?.given ?? [])
+      if (value.kind === 'picture') assets.add(value.asset)
+    for (const one of [node, ...(node.steps ?? []).flatMap((step) => step.node ?? [])]) {
+      for (const fill of one.style.fills) if (fill.kind === 'picture') assets.add(fill.asset)
+      if (one.type === 'image') assets.add(one.asset)
+    }
+    for (const state of node.states ?? []) {
+      for (const fill of state.node.style.fills) if (fill.kind === 'picture') assets.add(fill.asset)
+    }
+    if ('children' in node) node.children.forEach(look)
+  }
+  pages.flatMap(rootsOf).forEach(look)
+  return { layers, assets }
+}
+
+/**
+ * A project with the codebase's own components where the glossary has them. Takes what is confirmed, for components of
+ * one framework; returns the same project when nothing of it is used. What does not fit is noted, and stays generic.
+ */
+export const applyGlossary = (
+  project: UiProject,
+  glossary: Glossary,
+  codebase: Codebase,
+  framework: Framework,
+): UiProject => {
+  const heard = new Map<string, Note>()
+  const hear = (note: Note): void => {
+    heard.set(`${note.code} ${note.where.layer ?? ''} ${note.message}`, note)
+  }
+  const entries = usable(glossary, codebase, framework, hear)
+  const namesOf = namesIn(project)
+  const all = project.notFound ? [...project.pages, project.notFound] : project.pages
+  const fields = fieldsOf(all)
+  const fieldOf = (id: string): UiField | undefined => fields.get(id)
+  const swapOf = (layer: string): string | undefined => project.swaps.get(layer)
+  let isUsed = false
+  const visit = (node: UiNode): UiNode => {
+    const names = namesOf(node)
+    const found = entries.find(({ entry }) => isAbout(entry, names))
+    if (!found) return mapChildren(node, visit)
+    isUsed = true
+    const { entry, component } = found
+    const given = giveOne(
+      entry,
+      component,
+      { node, instance: names.instance, fieldOf, swapOf },
+      hear,
+    )
+    return mapChildren(toUse(node, component, given), visit)
+  }
+  const translate = (page: UiPage): UiPage => ({
+    ...page,
+    root: visit(page.root),
+    ...(page.panels
+      ? { panels: page.panels.map((panel) => ({ ...panel, root: visit(panel.root) })) }
+      : {}),
+  })
+  const pages = project.pages.map(translate)
+  const notFound = project.notFound && translate(project.notFound)
+  const noted = [...project.notes, ...heard.values()]
+  if (!isUsed) return { ...project, notes: noted }
+  const { layers, assets } = collect(notFound ? [...pages, notFound] : pages)
+  return {
+    ...project,
+    pages,
+    ...(notFound ? { notFound } : {}),
+    notes: noted,
+    assets: project.assets.filter(({ id }) => assets.has(id)),
+    parts: project.parts.flatMap((part) => {
+      const instances = part.instances.filter((layer) => layers.has(layer))
+      return instances.length > 0 ? [{ ...part, instances }] : []
+    }),
+  }
+}

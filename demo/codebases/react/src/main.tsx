@@ -1,0 +1,4 @@
+import { createRoot } from "react-dom/client";
+import { Harbour } from "@/Harbour";
+
+createRoot(document.getElementById("root")!).render(<Harbour />);
