@@ -35,7 +35,15 @@ const common = {
 const project = (name) => ({ ...common, displayName: name, rootDir: `<rootDir>/${name}` })
 
 export default {
-  projects: ['core', 'flutter-stand-in', 'fonts', 'server', 'web', 'cli', 'demo', 'docs'].map(
-    project,
-  ),
+  projects: [
+    'core',
+    'flutter-stand-in',
+    'fonts',
+    'codebase',
+    'server',
+    'web',
+    'cli',
+    'demo',
+    'docs',
+  ].map(project),
 }

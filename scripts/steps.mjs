@@ -103,7 +103,18 @@ const BUILDS = [
     result: 'server/dist/main.js',
     command: tsc('server'),
   },
-  { name: 'cli', needs: ['core', 'fonts', 'cli'], result: 'cli/dist/main.js', command: tsc('cli') },
+  {
+    name: 'codebase',
+    needs: ['core', 'codebase'],
+    result: 'codebase/dist/index.js',
+    command: tsc('codebase'),
+  },
+  {
+    name: 'cli',
+    needs: ['core', 'fonts', 'codebase', 'cli'],
+    result: 'cli/dist/main.js',
+    command: tsc('cli'),
+  },
   {
     name: 'web',
     needs: ['core', 'web'],

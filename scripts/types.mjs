@@ -7,6 +7,7 @@ const PROJECTS = [
   'core/tsconfig.test.json',
   'flutter-stand-in',
   'fonts',
+  'codebase',
   'server',
   'web',
   'cli',

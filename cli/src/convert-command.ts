@@ -19,6 +19,7 @@ import { readEdits } from './read-edits.js'
 import { readFonts } from './read-fonts.js'
 import { readInputs } from './read-inputs.js'
 import { findSettings } from './read-settings.js'
+import { forCodebase, readCodebase } from './into-codebase.js'
 import { writeFiles } from './write-files.js'
 
 /** The options of a command line; what is not said there may be in a settings file. */
@@ -26,7 +27,8 @@ export type ConvertOptions = {
   readonly config?: string
   readonly target?: string
   readonly styling?: string
-  readonly out: string
+  readonly out?: string
+  readonly codebase?: string
   readonly select?: readonly string[]
   readonly drawnStates?: boolean
   readonly language?: string
@@ -90,18 +92,21 @@ export const convertCommand = async (
   paths: readonly string[],
   options: ConvertOptions,
 ): Promise<number> => {
+  const out = options.out ?? options.codebase
+  if (out === undefined) throw new Failure('Say where to write to: --out or --codebase.', 2)
   const found = findSettings(options.config)
   const settings = mergeSettings(options, found?.settings ?? {})
   const { target = 'html', derivesStates = true } = settings
   const edits = settings.edits === undefined ? [] : readEdits(settings.edits)
 
+  const glossary = options.codebase === undefined ? undefined : await readCodebase(options.codebase)
   const fonts = settings.fonts === undefined ? [] : readFonts(settings.fonts)
   const measure = createMeasure(fonts.map((font) => font.face))
   const intake = readFiles(readInputs(paths), measure)
   const isBroken = !intake.design || intake.notes.some((n) => n.severity === 'error')
   const result =
     intake.design && !isBroken
-      ? convert(intake.design, edits, { ...settings, target, derivesStates, fonts })
+      ? convert(intake.design, edits, { ...settings, target, derivesStates, fonts, glossary })
       : undefined
   const notes = [...intake.notes, ...(result?.notes ?? [])]
   if (!result?.ok) {
@@ -116,13 +121,16 @@ export const convertCommand = async (
     const text = await compileStyles(styles.source, styles.classes, library)
     delivered.push({ path: styles.compiledPath, content: { kind: 'text', text }, spans: [] })
   }
-  writeFiles(options.out, delivered, { force: options.force ?? false })
-  const written = delivered.map((f) => f.path)
+  const { files: wanted, kept } =
+    options.out === undefined ? forCodebase(out, delivered) : { files: delivered, kept: [] }
+  writeFiles(out, wanted, { force: options.force ?? false })
+  const written = wanted.map((f) => f.path)
   if (options.json) console.log(JSON.stringify({ ok: true, files: written, notes }, null, 2))
   else {
     printNotes(notes.filter((n) => n.severity !== 'info'))
     const by = found ? `, by the settings in ${found.path}` : ''
-    console.log(`${delivered.length} files written to ${options.out}${by}`)
+    console.log(`${wanted.length} files written to ${out}${by}`)
+    for (const line of kept) console.log(line)
   }
   return 0
 }

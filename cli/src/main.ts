@@ -1,8 +1,16 @@
-import { SETTINGS_FILE, TARGET_IDS } from '@unimorph/core'
+import { FRAMEWORKS, SETTINGS_FILE, TARGET_IDS } from '@unimorph/core'
 import { Command, CommanderError } from 'commander'
 import { buildCommand } from './build-command.js'
 import { convertCommand, type ConvertOptions } from './convert-command.js'
 import { Failure } from './failure.js'
+import {
+  checkCommand,
+  scanCommand,
+  suggestCommand,
+  type CheckOptions,
+  type ScanOptions,
+  type SuggestOptions,
+} from './glossary-commands.js'
 import { findingsCommand, type FindingsOptions } from './findings-command.js'
 
 const createProgram = (finish: (code: number) => void): Command => {
@@ -15,7 +23,8 @@ const createProgram = (finish: (code: number) => void): Command => {
     .command('convert')
     .description('convert design files (.svg, .json) into one project')
     .argument('<file...>', 'the screens or artboards of one project, in order')
-    .requiredOption('--out <dir>', 'folder to write to')
+    .option('--out <dir>', 'folder to write to')
+    .option('--codebase <dir>', 'write into this codebase, with its components by its glossary')
     .option('--config <file>', `settings; else ${SETTINGS_FILE} here; what is said beside it wins`)
     .option('--target <target>', `one of ${TARGET_IDS.join(', ')}; else html`)
     .option('--styling <styling>', 'css for plain style sheets; else tailwind')
@@ -42,6 +51,37 @@ const createProgram = (finish: (code: number) => void): Command => {
     .option('--json', 'print everything as JSON')
     .action((files: string[], options: FindingsOptions) => {
       finish(findingsCommand(files, options))
+    })
+  program
+    .command('scan')
+    .description('list the components and tokens of a codebase')
+    .argument('<dir>', 'folder of the codebase')
+    .option('--package <name...>', 'installed component libraries to scan too')
+    .option('--json', 'print everything as JSON')
+    .action(async (dir: string, options: ScanOptions) => {
+      finish(await scanCommand(dir, options))
+    })
+  program
+    .command('suggest')
+    .description('propose components of a codebase for what a design shows')
+    .argument('<file...>', 'the screens or artboards of one project, in order')
+    .requiredOption('--codebase <dir>', 'folder of the codebase')
+    .option('--target <target>', `one of ${FRAMEWORKS.join(', ')}, where it has several`)
+    .option('--package <name...>', 'installed component libraries to look in too')
+    .option('--write', 'add what is proposed to the glossary of the codebase')
+    .option('--accept <percent>', 'with --write: confirm what is at least so sure')
+    .option('--json', 'print everything as JSON')
+    .action(async (files: string[], options: SuggestOptions) => {
+      finish(await suggestCommand(files, options))
+    })
+  program
+    .command('check')
+    .description('tell whether the glossary of a codebase still fits its code, and a design')
+    .argument('<dir>', 'folder of the codebase')
+    .argument('[file...]', 'design files to check against too')
+    .option('--json', 'print everything as JSON')
+    .action(async (dir: string, files: string[], options: CheckOptions) => {
+      finish(await checkCommand(dir, files, options))
     })
   program
     .command('build')

@@ -143,6 +143,37 @@ const membersOf = (node: ts.ClassDeclaration, checker: ts.TypeChecker): readonly
   return [...own, ...membersOf(declaration, checker).filter(({ name }) => !names.has(name))]
 }
 
+const inherited = (name: string, type: CodeType, as: CodeProp['as']): CodeProp => ({
+  name,
+  type,
+  as,
+  isRequired: false,
+  isInherited: true,
+})
+
+/** What the element a component stands on takes itself. */
+export const nativeProps = (selector: string): readonly CodeProp[] => [
+  ...(/^\s*button\b/.test(selector)
+    ? [
+        inherited(
+          'type',
+          { kind: 'choice', text: 'string', options: ['button', 'submit', 'reset'] },
+          'prop',
+        ),
+      ]
+    : []),
+  ...(/^\s*a\b/.test(selector)
+    ? [inherited('href', { kind: 'string', text: 'string' }, 'prop')]
+    : []),
+  inherited('click', { kind: 'handler', text: 'MouseEvent' }, 'event'),
+]
+
+/** What is said by the component itself comes first. */
+export const withNative = (own: readonly CodeProp[], selector: string): CodeProp[] => {
+  const names = new Set(own.map(({ name }) => name))
+  return [...own, ...nativeProps(selector).filter(({ name }) => !names.has(name))]
+}
+
 /** The components and directives of a module; `readTemplate` gives the text of a template beside it. */
 export const readAngular = (
   path: string,
@@ -171,7 +202,7 @@ export const readAngular = (
         path,
         exported: node.name.text,
         selector,
-        props: [...membersOf(node, checker), ...slotsIn(template)],
+        props: withNative([...membersOf(node, checker), ...slotsIn(template)], selector),
         placedBy: 'class',
         ...(about === undefined ? {} : { about }),
         ...(isDeprecated ? { isDeprecated } : {}),

@@ -189,6 +189,7 @@ export const readFlutter = (
         path,
         exported: own,
         props: [...propsOf(list, fields)],
+        ...(made.type === 'constant_constructor_signature' ? { isConst: true } : {}),
         ...(about === undefined ? {} : { about }),
       })
     }

@@ -109,7 +109,10 @@ export const toCodeType = (
   const text = textOf(type, checker, declared)
   const members = membersOf(type)
   const alias = type.aliasSymbol?.name
-  if (members.length > 0 && members.every(isCallable)) return { kind: 'handler', text }
+  // One function, or several of them.
+  const isCode = (one: ts.Type): boolean =>
+    isCallable(one) || (checker.isArrayType(one) && members.some(isCallable))
+  if (members.length > 0 && members.every(isCode)) return { kind: 'handler', text }
   if (isNode(members, checker, text, alias)) return { kind: 'node', text }
   const literals = members.map(literalOf)
   const options = [...new Set(literals.filter((one) => one !== undefined))]

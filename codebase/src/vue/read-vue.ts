@@ -154,6 +154,15 @@ const optionsProps = (module: ts.SourceFile, checker: ts.TypeChecker): readonly 
     return namedEvents(one.initializer)
   })
 
+/** What is listened to and not told by the component itself is heard by its element. */
+const CLICK: CodeProp = {
+  name: 'click',
+  type: { kind: 'handler', text: 'MouseEvent' },
+  as: 'event',
+  isRequired: false,
+  isInherited: true,
+}
+
 /** The component of a single-file component; `slots`: the places of its template that others fill. */
 export const readVue = (
   path: string,
@@ -205,7 +214,7 @@ export const readVue = (
     framework: 'vue',
     path,
     exported: 'default',
-    props: [...props, ...places],
+    props: [...props, ...places, ...(props.some(({ name }) => name === 'click') ? [] : [CLICK])],
     placedBy: 'class',
   }
 }

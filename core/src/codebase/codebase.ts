@@ -65,6 +65,8 @@ const codeComponentSchema = z.strictObject({
   placedBy: z.string().optional(),
   about: z.string().optional(),
   isDeprecated: z.boolean().optional(),
+  /** Of Dart: it can be made once and for all. */
+  isConst: z.boolean().optional(),
   /** How often the codebase uses it. */
   uses: z.number().int().nonnegative(),
 })
@@ -118,6 +120,10 @@ export const findMainSlot = (component: CodeComponent): CodeProp | undefined =>
   component.props.find(
     ({ as, name }) => as === 'slot' && ['children', 'default', 'child'].includes(name),
   )
+
+/** Whether a component takes attributes of its element too, and hands them on. */
+export const handsOn = ({ framework, props }: CodeComponent): boolean =>
+  framework !== 'react' || props.some(({ isInherited }) => isInherited)
 
 /** Whether a literal may be given to a prop of this type. */
 export const accepts = (type: CodeType, value: Literal): boolean => {

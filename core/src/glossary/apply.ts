@@ -1,18 +1,21 @@
 import {
   accepts,
   findProp,
+  handsOn,
   type CodeComponent,
   type Codebase,
   type CodeProp,
   type Framework,
   type Literal,
 } from '../codebase/codebase.js'
+import { isPopover as isPopoverKind } from '../design/interaction.js'
 import { notes } from '../notes/catalogue.js'
 import type { Note } from '../notes/note.js'
 import type { UiProject } from '../ui/index.js'
 import {
   mapChildren,
   rootsOf,
+  type UiAct,
   type UiField,
   type UiNode,
   type UiPage,
@@ -55,13 +58,17 @@ const giveOne = (
     const value = standIn(prop, wanted)
     return value === undefined ? [] : [{ prop, value: { kind: 'literal', value } }]
   }
+  const hasAddress = Object.values(entry.props).some((source) => 'link' in source)
   const given = Object.entries(entry.props).flatMap(([name, source]): readonly Given[] => {
     const prop = findProp(component, name)
     if (!prop) {
       hear(notes.glossaryUnknownProp(entry.code, name))
       return []
     }
-    const value = evaluate(source, subject)
+    // A widget that knows no addresses goes where it leads when it is pressed.
+    const goes = component.framework === 'flutter' && 'press' in source && !hasAddress
+    const value =
+      evaluate(source, subject) ?? (goes ? evaluate({ link: true }, subject) : undefined)
     if (value === undefined) return []
     if (value.kind === 'hole') return hole(prop, value.wanted)
     if (value.kind !== 'literal') return [{ prop, value }]
@@ -74,7 +81,8 @@ const giveOne = (
     return isSaid ? [{ prop, value }] : []
   })
   const names = new Set(given.map(({ prop }) => prop.name))
-  if (leadsNowhere(subject.node, given)) hear(notes.glossaryPressLost(layer, component.name))
+  if (leadsNowhere(subject.node, component, given))
+    hear(notes.glossaryPressLost(layer, component.name))
   const missing = component.props.filter(
     ({ isRequired, isInherited, name, as }) =>
       isRequired && !isInherited && !names.has(name) && as !== 'slot',
@@ -82,11 +90,28 @@ const giveOne = (
   return [...given, ...missing.flatMap((prop) => hole(prop, prop.about ?? prop.name))]
 }
 
+/** Whether what pressing does can be told to a component: some of it is said to an element. */
+const isHeard = (act: UiAct, component: CodeComponent): boolean => {
+  if (act.kind === 'step') return false
+  const isPopover = (act.kind === 'open' || act.kind === 'close') && isPopoverKind(act.as)
+  return !isPopover || handsOn(component)
+}
+
 /** Whether pressing a thing does something, and what is written for it is not told. */
-const leadsNowhere = (node: UiNode, given: readonly Given[]): boolean => {
+const leadsNowhere = (node: UiNode, component: CodeComponent, given: readonly Given[]): boolean => {
+  const { props } = component
+  const sends =
+    'submits' in node && node.submits === true && !props.some(({ name }) => name === 'type')
   const does =
-    ('link' in node && node.link !== undefined) || ('act' in node && node.act !== undefined)
-  return does && !given.some(({ value }) => value.kind === 'link' || value.kind === 'press')
+    sends ||
+    ('link' in node && node.link !== undefined) ||
+    ('act' in node && node.act !== undefined)
+  const isTold = given.some(
+    ({ value }) =>
+      value.kind === 'link' ||
+      (value.kind === 'press' && (!value.act || isHeard(value.act, component))),
+  )
+  return does && !isTold
 }
 
 /** A flag that is not said is off. */

@@ -179,7 +179,8 @@ export const evaluate = (source: Source, subject: Subject): Value | undefined =>
   }
   if ('press' in source) {
     const act = actIn(node)
-    return act && { kind: 'press', act }
+    const submits = 'submits' in node && node.submits === true
+    return act || submits ? { kind: 'press', submits, ...(act ? { act } : {}) } : undefined
   }
   if ('field' in source) return literal(factOf(source.field, subject))
   if ('when' in source) {

@@ -188,7 +188,8 @@ export type UiGiven =
   | { readonly kind: 'content'; readonly count: number }
   | { readonly kind: 'picture'; readonly asset: string }
   | { readonly kind: 'link'; readonly link: UiLink }
-  | { readonly kind: 'press'; readonly act: UiAct }
+  /** `submits`: it sends its form. */
+  | { readonly kind: 'press'; readonly act?: UiAct; readonly submits: boolean }
   /** No design knows it. */
   | { readonly kind: 'hole'; readonly wanted: string }
 

@@ -1,7 +1,7 @@
 import type { UiProject } from '../../ui/index.js'
 import { quoteString } from '../script/quote-string.js'
 import type { ProjectStyling, ScreenFile } from '../shared/component-target.js'
-import { jsonFile, textFile, type EmittedFile } from '../shared/emitted-file.js'
+import { entry, jsonFile, scaffold, textFile, type EmittedFile } from '../shared/emitted-file.js'
 import { fontReadme } from '../shared/font-readme.js'
 import { pageHead } from '../shared/entry-page.js'
 import { elementOf, toFileName } from './names.js'
@@ -152,17 +152,21 @@ export const writeProject = (
 ): EmittedFile[] => {
   const isRouted = screens.length > 1
   return [
-    textFile('src/app/app.ts', app(screens, contents())),
-    textFile('src/app/app.config.ts', config(isRouted)),
-    ...(isRouted ? [textFile('src/app/app.routes.ts', routes(screens))] : []),
-    textFile('src/main.ts', MAIN),
-    textFile('src/index.html', indexPage(project)),
-    jsonFile('angular.json', workspace('app')),
-    jsonFile('tsconfig.json', TSCONFIG),
-    ...(styling === 'tailwind'
-      ? [jsonFile('.postcssrc.json', { plugins: { '@tailwindcss/postcss': {} } })]
-      : []),
-    textFile('README.md', README + fontReadme(project)),
+    ...entry(
+      textFile('src/app/app.ts', app(screens, contents())),
+      ...(isRouted ? [textFile('src/app/app.routes.ts', routes(screens))] : []),
+    ),
+    ...scaffold(
+      textFile('src/app/app.config.ts', config(isRouted)),
+      textFile('src/main.ts', MAIN),
+      textFile('src/index.html', indexPage(project)),
+      jsonFile('angular.json', workspace('app')),
+      jsonFile('tsconfig.json', TSCONFIG),
+      ...(styling === 'tailwind'
+        ? [jsonFile('.postcssrc.json', { plugins: { '@tailwindcss/postcss': {} } })]
+        : []),
+      textFile('README.md', README + fontReadme(project)),
+    ),
   ]
 }
 

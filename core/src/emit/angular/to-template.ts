@@ -1,4 +1,4 @@
-import type { CodeComponent } from '../../codebase/codebase.js'
+import { findProp, type CodeComponent } from '../../codebase/codebase.js'
 import type { DataList } from '../shared/lists.js'
 import {
   code,
@@ -39,6 +39,9 @@ const scopeOf = ({ props, handlers }: TemplateOptions): Scope => ({
 
 const isListener = ({ name }: Attribute): boolean => name.startsWith('(')
 
+/** Shared functions that need not know what was pressed. */
+const PLAIN: ReadonlySet<string> = new Set(['closeTopDialog'])
+
 /** What is said of a control by the code of its form. */
 const SAID_BY_FORM = new Set(['disabled', 'checked'])
 
@@ -67,7 +70,8 @@ export const elementAttributes = (
       return [code(attribute.name, readCode(attribute.code, scope))]
     }
     if (isListener(attribute) && attribute.kind === 'code') {
-      const call = scope.handlers.has(attribute.code) ? '()' : '($event)'
+      const isPlain = scope.handlers.has(attribute.code) || PLAIN.has(attribute.code)
+      const call = isPlain ? '()' : '($event)'
       return [code(attribute.name, `${attribute.code}${call}`)]
     }
     return nativeAttributes(attribute, scope, placing)
@@ -117,15 +121,17 @@ const standingOfSelector = (
 /** A component of the codebase, in the place its selector asks for. */
 const foreignOf = (
   element: MarkupElement,
-  { selector = '' }: CodeComponent,
+  component: CodeComponent,
   scope: Scope,
   options: TemplateOptions,
 ): MarkupElement => {
-  const { tag, mark } = standingOfSelector(selector)
+  const { tag, mark } = standingOfSelector(component.selector ?? '')
   const attributes = element.attributes.flatMap((one): readonly Attribute[] => {
     if (isClass(one)) return nativeAttributes(one, scope, options.placing)
     if (isListener(one)) return elementAttributes({ ...element, attributes: [one] }, scope)
-    return [inputAttribute(one, scope)]
+    // What the element takes itself is no input.
+    const prop = findProp(component, one.name)
+    return prop?.isInherited ? nativeAttributes(one, scope) : [inputAttribute(one, scope)]
   })
   const children = element.children.map((child) => toNode(child, scope, options))
   return { ...element, tag, attributes: [...mark, ...attributes], children }

@@ -23,6 +23,8 @@ export type Dart =
       readonly args: readonly DartArgument[]
       /** Key of the layer it stands for. */
       readonly layer?: string | undefined
+      /** It is made anew each time, whatever it is made of. */
+      readonly isVariable?: boolean
     }
   | { readonly kind: 'list'; readonly items: readonly Dart[] }
   /** `condition ? then : otherwise` */
@@ -89,7 +91,11 @@ export const isConst = (dart: Dart): boolean => {
     case 'code':
       return isConstant(dart.code)
     case 'call':
-      return isConstant(dart.name, true) && dart.args.every(({ value }) => isConst(value))
+      return (
+        !dart.isVariable &&
+        isConstant(dart.name, true) &&
+        dart.args.every(({ value }) => isConst(value))
+      )
     case 'list':
       return dart.items.every(isConst)
     default:

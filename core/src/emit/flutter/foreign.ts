@@ -15,5 +15,9 @@ export const flutterUse: Omit<UseSpelling, 'tag' | 'address'> = {
     return ['choice', 'number', 'boolean'].includes(type.kind) ? own : undefined
   },
   slot: (name, nodes) => ({ attribute: { name, kind: 'markup', nodes } }),
-  hear: (event, press) => [text(PRESS, event), ...press],
+  hear: (event, press, submits) => [
+    text(PRESS, event),
+    ...(submits ? [text('type', 'submit')] : []),
+    ...press,
+  ],
 }

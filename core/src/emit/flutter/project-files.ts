@@ -3,7 +3,7 @@ import type { UiForm } from '../../ui/nodes.js'
 import type { Phrases } from '../../ui/phrases.js'
 import { toKebab } from '../../text/names.js'
 import type { ComponentPlan } from '../shared/component-plan.js'
-import { textFile, type EmittedFile } from '../shared/emitted-file.js'
+import { entry, scaffold, textFile, type EmittedFile } from '../shared/emitted-file.js'
 import type { FontFile } from '../shared/font-files.js'
 import { fontReadme } from '../shared/font-readme.js'
 import { quoteDart } from './dart.js'
@@ -167,10 +167,12 @@ export const writeProject = (project: UiProject, input: ProjectInput): EmittedFi
     ...(code.includes('package:url_launcher/') ? ['url_launcher: ^6.3.0'] : []),
   ]
   return [
-    textFile('lib/main.dart', main(project, plan, theme, family)),
+    ...entry(textFile('lib/main.dart', main(project, plan, theme, family))),
     textFile('lib/theme.dart', theme.source()),
-    textFile('pubspec.yaml', pubspec(project, { assets: plan.assets.size > 0, fonts, packages })),
-    textFile('analysis_options.yaml', 'include: package:flutter_lints/flutter.yaml\n'),
-    textFile('README.md', README + fontReadme(project)),
+    ...scaffold(
+      textFile('pubspec.yaml', pubspec(project, { assets: plan.assets.size > 0, fonts, packages })),
+      textFile('analysis_options.yaml', 'include: package:flutter_lints/flutter.yaml\n'),
+      textFile('README.md', README + fontReadme(project)),
+    ),
   ]
 }

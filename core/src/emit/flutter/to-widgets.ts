@@ -80,7 +80,8 @@ const pressOf = (element: MarkupElement, context: WidgetContext): Dart | undefin
   if (click?.kind !== 'code') {
     return textOf(element, 'type') === 'submit' ? submitting(context) : undefined
   }
-  if (click.code === 'closeDialog') return raw('() => Navigator.pop(context)')
+  if (click.code === 'closeDialog' || click.code === 'closeTopDialog')
+    return raw('() => Navigator.pop(context)')
   if (click.code === 'countField') {
     context.helpers.add('answers')
     const [field, by] = [textOf(element, 'aria-controls'), textOf(element, 'data-step')]
@@ -274,7 +275,11 @@ const foreignOf = (
       .filter(({ prop }) => prop.position === undefined)
       .map(({ prop, value }) => [prop.name, value]),
   )
-  const own: Dart = { ...call(component.exported, named, positional), layer: element.layer }
+  const own: Dart = {
+    ...call(component.exported, named, positional),
+    layer: element.layer,
+    ...(component.isConst ? {} : { isVariable: true }),
+  }
   return placed(boxed(own, said, context)!, said, context)
 }
 

@@ -6,7 +6,7 @@ import { concat, hardline } from '../shared/document.js'
 import { buildFontFiles, fontRules } from '../shared/font-files.js'
 import { fontReadme } from '../shared/font-readme.js'
 import { findIcons, iconAttributes } from '../shared/icons.js'
-import { jsonFile, textFile, type EmittedFile } from '../shared/emitted-file.js'
+import { jsonFile, scaffold, textFile, type EmittedFile } from '../shared/emitted-file.js'
 import { text, type MarkupElement, type MarkupNode } from '../shared/markup.js'
 import { toKebab, UniqueNames } from '../../text/names.js'
 import { endOfMain } from '../shared/in-main.js'
@@ -224,22 +224,24 @@ export const html: Target = {
         textFile(isTailwind ? 'src/styles.css' : 'styles.css', source),
         ...[...assets.values()].map((a) => a.emitted),
         ...fonts.map((f) => f.emitted),
-        jsonFile('package.json', {
-          name: toKebab(project.name, 'pages'),
-          private: true,
-          scripts: isTailwind
-            ? { build: 'tailwindcss -i src/styles.css -o styles.css --minify' }
-            : { format: 'prettier --write .' },
-          devDependencies: dependencies(
-            isTailwind ? ['@tailwindcss/cli', 'prettier', 'tailwindcss'] : ['prettier'],
+        ...scaffold(
+          jsonFile('package.json', {
+            name: toKebab(project.name, 'pages'),
+            private: true,
+            scripts: isTailwind
+              ? { build: 'tailwindcss -i src/styles.css -o styles.css --minify' }
+              : { format: 'prettier --write .' },
+            devDependencies: dependencies(
+              isTailwind ? ['@tailwindcss/cli', 'prettier', 'tailwindcss'] : ['prettier'],
+            ),
+          }),
+          jsonFile('.prettierrc', { printWidth: PRINT_WIDTH }),
+          textFile(
+            '.prettierignore',
+            `node_modules\nassets\nfonts\n${isTailwind ? 'styles.css\n' : ''}`,
           ),
-        }),
-        jsonFile('.prettierrc', { printWidth: PRINT_WIDTH }),
-        textFile(
-          '.prettierignore',
-          `node_modules\nassets\nfonts\n${isTailwind ? 'styles.css\n' : ''}`,
+          textFile('README.md', (isTailwind ? README : PLAIN_README) + fontReadme(project)),
         ),
-        textFile('README.md', (isTailwind ? README : PLAIN_README) + fontReadme(project)),
       ],
       components: [],
       styles: {

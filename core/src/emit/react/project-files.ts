@@ -1,7 +1,7 @@
 import type { UiProject } from '../../ui/index.js'
 import type { ProjectStyling, ScreenFile } from '../shared/component-target.js'
 import { entryPage } from '../shared/entry-page.js'
-import { textFile, type EmittedFile } from '../shared/emitted-file.js'
+import { entry, scaffold, textFile, type EmittedFile } from '../shared/emitted-file.js'
 import { quoteString } from '../script/quote-string.js'
 import { viteFiles } from '../script/vite-project.js'
 
@@ -54,9 +54,11 @@ export const buildProjectFiles = (
 ): EmittedFile[] => {
   const isRouted = screens.length > 1
   return [
-    textFile('src/App.tsx', isRouted ? routedApp(screens) : singleApp(screens[0]!)),
-    textFile('src/main.tsx', main(isRouted)),
-    textFile('index.html', entryPage(project, 'root', '/src/main.tsx')),
+    ...entry(textFile('src/App.tsx', isRouted ? routedApp(screens) : singleApp(screens[0]!))),
+    ...scaffold(
+      textFile('src/main.tsx', main(isRouted)),
+      textFile('index.html', entryPage(project, 'root', '/src/main.tsx')),
+    ),
     ...viteFiles(project, 'react', around, { jsx: 'react-jsx' }),
   ]
 }

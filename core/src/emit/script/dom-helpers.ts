@@ -7,6 +7,14 @@ export function closeDialog(event: Event) {
 }
 `
 
+/** The same in all targets. */
+export const CLOSE_TOP_DIALOG = `/** Closes the dialog that lies on top. */
+export function closeTopDialog() {
+  const open = document.querySelectorAll<HTMLDialogElement>("dialog[open]");
+  [...open].at(-1)?.close();
+}
+`
+
 const MOVE_TAB = `/** For a key pressed in a list of tabs: arrow keys choose the one beside. */
 export function moveTab(event: KeyboardEvent) {
   const step = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
@@ -70,6 +78,7 @@ export function scrollToPart(event: Event) {
 /** These functions, by their names. */
 export const DOM_HELPERS = {
   closeDialog: CLOSE_DIALOG,
+  closeTopDialog: CLOSE_TOP_DIALOG,
   countField: COUNT_FIELD,
   enterMenu: ENTER_MENU,
   leaveMenu: LEAVE_MENU,

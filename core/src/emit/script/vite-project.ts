@@ -1,6 +1,6 @@
 import type { UiProject } from '../../ui/index.js'
 import type { ComponentTarget, ProjectStyling } from '../shared/component-target.js'
-import { jsonFile, textFile, type EmittedFile } from '../shared/emitted-file.js'
+import { jsonFile, scaffold, textFile, type EmittedFile } from '../shared/emitted-file.js'
 import { fontReadme } from '../shared/font-readme.js'
 
 const viteConfig = (plugin: string, isTailwind: boolean): string => `${
@@ -62,8 +62,9 @@ export const viteFiles = (
   plugin: string,
   { styling }: ProjectStyling,
   options: object = {},
-): EmittedFile[] => [
-  textFile('vite.config.ts', viteConfig(plugin, styling === 'tailwind')),
-  jsonFile('tsconfig.json', tsconfig(options)),
-  textFile('README.md', README + fontReadme(project)),
-]
+): EmittedFile[] =>
+  scaffold(
+    textFile('vite.config.ts', viteConfig(plugin, styling === 'tailwind')),
+    jsonFile('tsconfig.json', tsconfig(options)),
+    textFile('README.md', README + fontReadme(project)),
+  )

@@ -36,8 +36,11 @@ export type Dialect = {
   link(link: UiLink): { readonly tag: string; readonly attributes: readonly Attribute[] }
   /** The attribute that shows a picture. */
   source(asset: string): Attribute
-  /** The attributes by which a button does what it does. */
-  act(act: UiAct, isTab: boolean): readonly Attribute[]
+  /**
+   * The attributes by which a button does what it does. `isForeign`: a component of the codebase hears of being pressed,
+   * and may not tell of which element.
+   */
+  act(act: UiAct, isTab: boolean, isForeign?: boolean): readonly Attribute[]
   /** The attributes of a part that is shown only when something was pressed. */
   when(id: string, when: UiWhen, isTabPanel: boolean): readonly Attribute[]
   /** The attributes of a list of tabs, and those of a menu. */

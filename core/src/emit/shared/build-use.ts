@@ -1,4 +1,10 @@
-import type { CodeComponent, CodeProp, CodeType, Literal } from '../../codebase/codebase.js'
+import {
+  handsOn,
+  type CodeComponent,
+  type CodeProp,
+  type CodeType,
+  type Literal,
+} from '../../codebase/codebase.js'
 import type { UiLink, UiNode, UiUse } from '../../ui/nodes.js'
 import type { MarkupOptions } from './build-markup.js'
 import { text, type Attribute, type MarkupElement, type MarkupNode } from './markup.js'
@@ -18,7 +24,7 @@ export type UseSpelling = {
     nodes: readonly MarkupNode[],
   ): { readonly attribute: Attribute } | { readonly children: readonly MarkupNode[] }
   /** How an event is heard; `press`: the attributes of a plain button that does the same. */
-  hear(event: string, press: readonly Attribute[]): readonly Attribute[]
+  hear(event: string, press: readonly Attribute[], submits: boolean): readonly Attribute[]
 }
 
 const MAIN_SLOTS: ReadonlySet<string> = new Set(['child', 'children', 'default'])
@@ -46,10 +52,17 @@ const fill = (prop: CodeProp, nodes: readonly MarkupNode[], spelling: UseSpellin
     : { attributes: [], children: filled.children }
 }
 
+/** Of a component that hands nothing on to its element only what it hears is said. */
+const heardOf = (
+  attributes: readonly Attribute[],
+  component: CodeComponent,
+): readonly Attribute[] =>
+  handsOn(component) ? attributes : attributes.filter(({ kind }) => kind === 'code')
+
 /** What the component is given, in the order of the glossary. */
 const give = (
   node: UiNode,
-  { given }: UiUse,
+  { component, given }: UiUse,
   options: MarkupOptions,
   build: (child: UiNode) => MarkupElement,
 ): Filled => {
@@ -84,7 +97,13 @@ const give = (
         attributes.push(text(prop.name, spelling.address(value.link, prop.name)))
         break
       case 'press':
-        attributes.push(...spelling.hear(prop.name, dialect.act(value.act, false)))
+        attributes.push(
+          ...spelling.hear(
+            prop.name,
+            value.act ? heardOf(dialect.act(value.act, false, true), component) : [],
+            value.submits,
+          ),
+        )
         break
       case 'hole':
     }

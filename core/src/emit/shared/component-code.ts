@@ -42,6 +42,7 @@ export type Statement =
 /** Small functions that components share, by name. */
 export type Helper =
   | 'closeDialog'
+  | 'closeTopDialog'
   | 'countField'
   | 'enterInView'
   | 'enterMenu'
@@ -114,7 +115,7 @@ export class ComponentCode implements Pick<
     return this.names.take(wanted)
   }
 
-  act: Dialect['act'] = (act, isTab) => {
+  act: Dialect['act'] = (act, isTab, isForeign = false) => {
     const { spelling, quote } = this.around
     switch (act.kind) {
       case 'open': {
@@ -132,6 +133,10 @@ export class ComponentCode implements Pick<
             text(spelling.popoverTarget, act.panel),
             text(spelling.popoverTargetAction, 'hide'),
           ]
+        }
+        if (isForeign) {
+          this.helpers.add('closeTopDialog')
+          return [spelling.on('click', 'closeTopDialog')]
         }
         this.helpers.add('closeDialog')
         return [spelling.on('click', 'closeDialog')]
@@ -163,6 +168,8 @@ export class ComponentCode implements Pick<
         ]
       }
       case 'step':
+        // Which field is counted is told by the button's element.
+        if (isForeign) return []
         this.helpers.add('countField')
         return [
           text('aria-label', act.by > 0 ? this.around.phrases.more : this.around.phrases.less),

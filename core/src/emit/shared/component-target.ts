@@ -8,7 +8,7 @@ import type { Phrases } from '../../ui/phrases.js'
 import type { Target } from '../target.js'
 import type { Helper } from './component-code.js'
 import { planComponents } from './component-plan.js'
-import { jsonFile, textFile, type EmittedFile } from './emitted-file.js'
+import { jsonFile, scaffold, textFile, type EmittedFile } from './emitted-file.js'
 import { buildFontFiles, fontRules } from './font-files.js'
 import type { Icon } from './icons.js'
 import type { PartComponent } from './prop.js'
@@ -146,23 +146,25 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
         textFile(places.styles, source),
         ...[...assets.values()].map((a) => a.emitted),
         ...fonts.map((f) => f.emitted),
-        jsonFile('package.json', {
-          name: toKebab(project.name, 'screens'),
-          private: true,
-          type: 'module',
-          scripts: kind.scripts,
-          dependencies: dependencies([...runtime, ...(isRouted ? [router] : [])]),
-          devDependencies: {
-            ...dependencies(
-              (['prettier', 'tailwindcss', 'typescript', ...tools] as const).filter(
-                (name) => styling.id === 'tailwind' || !isOfTailwind(name),
+        ...scaffold(
+          jsonFile('package.json', {
+            name: toKebab(project.name, 'screens'),
+            private: true,
+            type: 'module',
+            scripts: kind.scripts,
+            dependencies: dependencies([...runtime, ...(isRouted ? [router] : [])]),
+            devDependencies: {
+              ...dependencies(
+                (['prettier', 'tailwindcss', 'typescript', ...tools] as const).filter(
+                  (name) => styling.id === 'tailwind' || !isOfTailwind(name),
+                ),
               ),
-            ),
-            ...versions,
-          },
-        }),
-        jsonFile('.prettierrc', { printWidth: PRINT_WIDTH, ...kind.formatting }),
-        textFile('.prettierignore', `node_modules\ndist\n${places.assets}\n`),
+              ...versions,
+            },
+          }),
+          jsonFile('.prettierrc', { printWidth: PRINT_WIDTH, ...kind.formatting }),
+          textFile('.prettierignore', `node_modules\ndist\n${places.assets}\n`),
+        ),
       ],
       styles: { source, classes: [...styling.classes] },
       components: parts.map(({ id, tag, props, uses }) => ({

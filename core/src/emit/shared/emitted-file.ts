@@ -8,7 +8,20 @@ export type EmittedFile = {
     | { readonly kind: 'bytes'; readonly base64: string }
   /** Which stretch of the text came from which layer. */
   readonly spans: readonly Span[]
+  /**
+   * What a codebase that is there already has in its own way: `scaffold`, how the project is built; `entry`, where the app
+   * begins and which screens it has.
+   */
+  readonly role?: 'scaffold' | 'entry'
 }
+
+/** Files of how a project is built. */
+export const scaffold = (...files: readonly EmittedFile[]): EmittedFile[] =>
+  files.map((file) => ({ ...file, role: 'scaffold' }))
+
+/** Files of where an app begins. */
+export const entry = (...files: readonly EmittedFile[]): EmittedFile[] =>
+  files.map((file) => ({ ...file, role: 'entry' }))
 
 export const textFile = (path: string, text: string, spans: readonly Span[] = []): EmittedFile => ({
   path,

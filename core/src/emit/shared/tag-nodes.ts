@@ -11,6 +11,8 @@ export type HtmlNode = {
   /** The words of a text, escaped. */
   readonly words: readonly string[]
   readonly layer: string | undefined
+  /** It has a closing tag whatever is in it: browsers know no other way of elements that are not HTML's own. */
+  readonly isClosed: boolean
   readonly parent: HtmlNode | undefined
   children: HtmlNode[]
   prev: HtmlNode | undefined
@@ -40,6 +42,7 @@ const isInline = (node: HtmlNode): boolean =>
 
 export const isVoid = (node: HtmlNode): boolean =>
   node.kind === 'element' &&
+  !node.isClosed &&
   (VOID.has(node.tag) || SHAPES.has(node.tag) || (isOwnTag(node.tag) && node.children.length === 0))
 
 const NOTHING: readonly never[] = []
@@ -75,6 +78,7 @@ const createNode = (
     attributes: element?.attributes ?? NOTHING,
     words,
     layer: element?.layer,
+    isClosed: element?.foreign?.framework === 'html',
     parent,
     children: [],
     prev: undefined,

@@ -165,7 +165,7 @@ const addressOf = (link: UiLink, prop: string, plan: ComponentPlan): string => {
       return `#${link.id}`
     case 'page': {
       const route = (plan.isRouted ? plan.routes.get(link.page) : undefined) ?? '/'
-      return ['to', 'routerLink'].includes(prop) ? route : `#${route}`
+      return /^(to|routerLink|on[A-Z].*)$/.test(prop) ? route : `#${route}`
     }
   }
 }

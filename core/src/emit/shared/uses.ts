@@ -8,6 +8,7 @@ import type { Folder } from './units.js'
 /** Helpers that markup names itself. */
 const HELPERS = [
   'closeDialog',
+  'closeTopDialog',
   'countField',
   'enterInView',
   'enterMenu',

@@ -2,7 +2,7 @@ import type { UiProject } from '../../ui/index.js'
 import { quoteString } from '../script/quote-string.js'
 import { viteFiles } from '../script/vite-project.js'
 import type { ProjectStyling, ScreenFile } from '../shared/component-target.js'
-import { textFile, type EmittedFile } from '../shared/emitted-file.js'
+import { entry, scaffold, textFile, type EmittedFile } from '../shared/emitted-file.js'
 import { entryPage } from '../shared/entry-page.js'
 
 const singleApp = ({ component }: ScreenFile): string => `<script setup lang="ts">
@@ -48,10 +48,14 @@ export const writeProject = (
 ): EmittedFile[] => {
   const isRouted = screens.length > 1
   return [
-    textFile('src/App.vue', isRouted ? ROUTED_APP : singleApp(screens[0]!)),
-    ...(isRouted ? [textFile('src/router.ts', router(screens))] : []),
-    textFile('src/main.ts', main(isRouted)),
-    textFile('index.html', entryPage(project, 'app', '/src/main.ts')),
+    ...entry(
+      textFile('src/App.vue', isRouted ? ROUTED_APP : singleApp(screens[0]!)),
+      ...(isRouted ? [textFile('src/router.ts', router(screens))] : []),
+    ),
+    ...scaffold(
+      textFile('src/main.ts', main(isRouted)),
+      textFile('index.html', entryPage(project, 'app', '/src/main.ts')),
+    ),
     ...viteFiles(project, 'vue', around),
   ]
 }

@@ -186,12 +186,16 @@ export const suggestGlossary = (
   const things = listThings(project, design).filter((thing) => !said.has(subjectOf(thing)))
   const components = codebase.components.filter((one) => one.framework === framework)
   const matches = things.map((thing) => components.map((component) => compare(thing, component)))
-  const pairs = assign(matches.map((row) => row.map(({ score }) => (score < LEAST ? 0 : score))))
+  const pairs = assign(
+    matches.map((row) =>
+      row.map(({ score, isFounded }) => (isFounded && score >= LEAST ? score : 0)),
+    ),
+  )
   const taken = new Set(pairs.filter((at) => at !== undefined))
   const suggestions = things.flatMap((thing, i): Suggestion[] => {
     const at = pairs[i]
     const match = at === undefined ? undefined : matches[i]![at]!
-    if (at === undefined || !match?.isFounded) return []
+    if (at === undefined || !match) return []
     const others = matches[i]!.map(({ score }, j) => ({ score, id: components[j]!.id }))
       .filter(({ score }, j) => j !== at && score >= LEAST)
       .sort((a, b) => b.score - a.score)

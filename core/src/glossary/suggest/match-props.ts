@@ -173,9 +173,7 @@ const pressesFor = (
     ({ name, type }) => PRESSES.includes(name) && type.kind === 'handler' && !taken.has(name),
   )
   if (press) {
-    // A widget that knows no addresses goes where it leads when it is pressed.
-    const source: Source = leads && !address ? { link: true } : { press: true }
-    found.push({ prop: press, property: undefined, source, score: 1 })
+    found.push({ prop: press, property: undefined, source: { press: true }, score: 1 })
   }
   return found
 }

@@ -5,7 +5,7 @@ import { singular, toKebab } from '../../text/names.js'
  * or of tariffs, mean what they say.
  */
 const SAME: readonly (readonly string[])[] = [
-  ['action', 'btn', 'button', 'command', 'cta'],
+  ['action', 'btn', 'button', 'command', 'cta', 'press', 'push'],
   ['entry', 'field', 'input', 'textbox', 'textfield', 'textinput'],
   ['box', 'card', 'panel', 'sheet', 'surface', 'tile'],
   ['figure', 'kpi', 'metric', 'stat', 'statistic'],

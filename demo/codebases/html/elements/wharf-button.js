@@ -4,6 +4,7 @@
  * @attr {'full'|'light'} [force=full] - how much it asks to be pressed
  * @attr {boolean} inactive - it cannot be pressed
  * @attr {string} href - where it leads
+ * @attr {'button'|'submit'} [type=button] - whether it sends the form it stands in
  * @slot - its words
  */
 class WharfButton extends HTMLElement {
@@ -28,6 +29,11 @@ class WharfButton extends HTMLElement {
       <${tag} class="it"><slot></slot></${tag}>`;
     const inside = root.querySelector(".it");
     if (href !== null) inside.setAttribute("href", href);
+    if (this.getAttribute("type") === "submit") {
+      inside.addEventListener("click", () =>
+        this.closest("form")?.requestSubmit(),
+      );
+    }
     if (href === null && this.hasAttribute("inactive")) inside.disabled = true;
   }
 }

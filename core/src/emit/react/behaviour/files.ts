@@ -1,3 +1,4 @@
+import { CLOSE_TOP_DIALOG } from '../../script/dom-helpers.js'
 import { openingTag } from '../../script/opening-tag.js'
 import { FORM_CHECKS, POST_ANSWERS } from '../../script/shared-helpers.js'
 import type { Helper } from '../../shared/component-code.js'
@@ -155,6 +156,7 @@ ${openingTag(INDENT, 'p', ['role="status"', `className="${status}"`])}
 
 const FILES = {
   closeDialog: CLOSE_DIALOG,
+  closeTopDialog: CLOSE_TOP_DIALOG,
   countField: COUNT_FIELD,
   enterInView: ENTER_IN_VIEW,
   enterMenu: ENTER_MENU,

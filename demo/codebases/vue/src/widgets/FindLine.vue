@@ -1,7 +1,8 @@
-<script>
+<script lang="ts">
+import { defineComponent } from "vue";
 import SmallTag from "./SmallTag.vue";
 
-export default {
+export default defineComponent({
   name: "FindLine",
   components: { SmallTag },
   props: {
@@ -10,7 +11,7 @@ export default {
     seenAt: { type: String, required: true },
     unusual: { type: Boolean, default: false },
   },
-};
+});
 </script>
 
 <template>

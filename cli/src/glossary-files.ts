@@ -1,0 +1,100 @@
+import { existsSync, mkdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
+import { dirname, join, resolve } from 'node:path'
+import { createCache, readCache, scanCodebase, scanPackage, writeCache } from '@unimorph/codebase'
+import {
+  EMPTY_GLOSSARY,
+  GLOSSARY_FILE,
+  readGlossary,
+  writeGlossary,
+  type Codebase,
+  type Glossary,
+} from '@unimorph/core'
+import { describeSystemError, Failure } from './failure.js'
+
+const checkFolder = (folder: string): string => {
+  const root = resolve(folder)
+  let isFolder = false
+  try {
+    isFolder = statSync(root).isDirectory()
+  } catch (error) {
+    throw new Failure(`${folder}: cannot be read, ${describeSystemError(error)}.`)
+  }
+  if (!isFolder) throw new Failure(`${folder}: it is no folder.`)
+  return root
+}
+
+/** What is known from the scan before lies where tools keep such things, if the codebase has that place. */
+const cacheOf = (root: string): string | undefined =>
+  existsSync(join(root, 'node_modules'))
+    ? join(root, 'node_modules', '.cache', 'unimorph', 'scan.json')
+    : undefined
+
+/** Scans a codebase, and the component libraries that are named. Nothing of either is executed. */
+export const scanFolder = async (
+  folder: string,
+  packages: readonly string[] = [],
+): Promise<Codebase> => {
+  const root = checkFolder(folder)
+  const path = cacheOf(root)
+  const cache =
+    path !== undefined && existsSync(path) ? readCache(readFileSync(path, 'utf8')) : createCache()
+  const codebase = await scanCodebase(root, cache)
+  if (path !== undefined) {
+    try {
+      mkdirSync(dirname(path), { recursive: true })
+      writeFileSync(path, writeCache(cache))
+    } catch {
+      // A folder that cannot be written is scanned anew the next time.
+    }
+  }
+  const libraries = packages.map((name) => scanPackage(root, name))
+  return {
+    ...codebase,
+    components: [...codebase.components, ...libraries.flatMap((one) => one.components)],
+    notes: [...codebase.notes, ...libraries.flatMap((one) => one.notes)],
+  }
+}
+
+/** The packages whose components a glossary speaks of. */
+export const packagesIn = ({ components }: Glossary): readonly string[] => {
+  const names = components.flatMap(({ code }) => {
+    const [from] = code.split('#')
+    const isFile = /\.[a-z]+$/.test(from!)
+    if (isFile) return []
+    return [
+      from!
+        .split('/')
+        .slice(0, from!.startsWith('@') ? 2 : 1)
+        .join('/'),
+    ]
+  })
+  return [...new Set(names)].sort()
+}
+
+/** The glossary of a codebase; an empty one where it has none yet. */
+export const findGlossary = (folder: string): Glossary => {
+  const path = join(folder, GLOSSARY_FILE)
+  if (!existsSync(path)) return EMPTY_GLOSSARY
+  let document: unknown
+  try {
+    document = JSON.parse(readFileSync(path, 'utf8'))
+  } catch (error) {
+    if (error instanceof SyntaxError)
+      throw new Failure(`${path}: it is not valid JSON, ${error.message}.`)
+    throw new Failure(`${path}: cannot be read, ${describeSystemError(error)}.`)
+  }
+  const read = readGlossary(document, path)
+  if (read.ok) return read.value
+  throw new Failure(read.notes.map(({ message, help }) => `${message} ${help}`).join('\n'))
+}
+
+/** Writes the glossary of a codebase. */
+export const saveGlossary = (folder: string, glossary: Glossary): string => {
+  const path = join(folder, GLOSSARY_FILE)
+  try {
+    writeFileSync(path, writeGlossary(glossary))
+  } catch (error) {
+    throw new Failure(`${path}: cannot be written, ${describeSystemError(error)}.`)
+  }
+  return path
+}
