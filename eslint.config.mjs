@@ -12,6 +12,7 @@ export default tseslint.config(
       '**/dist/**',
       '**/test-results/**',
       'data/**',
+      'demo/codebases/**',
       'demo/designs/**',
       '**/fixtures/**/expected/**',
     ],

@@ -98,16 +98,16 @@ const BUILDS = [
   },
   { name: 'fonts', needs: ['core', 'fonts'], result: 'fonts/dist/index.js', command: tsc('fonts') },
   {
-    name: 'server',
-    needs: ['core', 'flutter-stand-in', 'fonts', 'server'],
-    result: 'server/dist/main.js',
-    command: tsc('server'),
-  },
-  {
     name: 'codebase',
     needs: ['core', 'codebase'],
     result: 'codebase/dist/index.js',
     command: tsc('codebase'),
+  },
+  {
+    name: 'server',
+    needs: ['core', 'flutter-stand-in', 'fonts', 'codebase', 'server'],
+    result: 'server/dist/main.js',
+    command: tsc('server'),
   },
   {
     name: 'cli',

@@ -11,15 +11,17 @@ import {
 } from '@unimorph/core'
 import { describeSystemError, Failure } from './failure.js'
 
+const isFolder = (path: string): boolean => {
+  try {
+    return statSync(path).isDirectory()
+  } catch (error) {
+    throw new Failure(`${path}: cannot be read, ${describeSystemError(error)}.`)
+  }
+}
+
 const checkFolder = (folder: string): string => {
   const root = resolve(folder)
-  let isFolder = false
-  try {
-    isFolder = statSync(root).isDirectory()
-  } catch (error) {
-    throw new Failure(`${folder}: cannot be read, ${describeSystemError(error)}.`)
-  }
-  if (!isFolder) throw new Failure(`${folder}: it is no folder.`)
+  if (!isFolder(root)) throw new Failure(`${folder}: it is no folder.`)
   return root
 }
 

@@ -1,7 +1,5 @@
 import type { Conventions } from '@unimorph/core'
-import { resolve } from 'node:path'
-import ts from 'typescript'
-import { readOptions } from './typescript/options.js'
+import { readAliases } from './typescript/options.js'
 
 /**
  * How a file is imported that nobody imports yet: by an alias, where the codebase has one and mostly uses it; undefined
@@ -12,18 +10,11 @@ export const specifierOf = (
   { imports }: Conventions,
 ): ((path: string) => string | undefined) => {
   if (imports !== 'alias') return () => undefined
-  const { paths = {}, pathsBasePath } = readOptions(root) as ts.CompilerOptions
-  const base = typeof pathsBasePath === 'string' ? pathsBasePath : root
-  const aliases = Object.entries(paths).flatMap(([alias, [target]]) =>
-    alias.endsWith('/*') && target?.endsWith('/*')
-      ? [{ before: alias.slice(0, -1), folder: resolve(base, target.slice(0, -1)) }]
-      : [],
-  )
+  const aliases = readAliases(root)
   return (path) => {
-    const file = resolve(root, path)
-    const alias = aliases.find(({ folder }) => file.startsWith(`${folder}/`))
+    const alias = aliases.find(({ folder }) => path.startsWith(`${folder}/`))
     if (!alias) return undefined
-    const inside = file.slice(alias.folder.length + 1)
+    const inside = path.slice(alias.folder.length + 1)
     return `${alias.before}${inside.replace(/(\/index)?\.[cm]?[jt]sx?$/, '')}`
   }
 }

@@ -56,12 +56,17 @@ export {
   FUNCTIONS,
   GLOSSARY_FILE,
   readGlossary,
+  subjectOf,
   writeGlossary,
   type Entry,
+  type FieldFact,
+  type FunctionName,
   type Glossary,
   type Source,
 } from './glossary/glossary.js'
 export { applyGlossary } from './glossary/apply.js'
+export { coverDesign, type Covered } from './glossary/cover.js'
+export type { DesignProperty } from './glossary/suggest/design-side.js'
 export { checkGlossary, type GlossaryProblem } from './glossary/check.js'
 export { suggestGlossary, type Suggested, type Suggestion } from './glossary/suggest/index.js'
 export { FLUTTER } from './emit/flutter/api.js'

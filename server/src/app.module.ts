@@ -4,6 +4,8 @@ import { Module, type DynamicModule } from '@nestjs/common'
 import { ServeStaticModule } from '@nestjs/serve-static'
 import { TypeOrmModule } from '@nestjs/typeorm'
 import { AnswersModule } from './answers/answers.module'
+import { CodebasesModule } from './codebases/codebases.module'
+import type { CodebaseFolders } from './codebases/folders'
 import { createDatabaseOptions } from './database/database'
 import { FontsModule } from './fonts/fonts.module'
 import { PreviewsController } from './previews/previews.controller'
@@ -14,7 +16,7 @@ const WEB = resolve(__dirname, '../../web/dist')
 @Module({})
 export class AppModule {
   /** The whole server on a database file; the interface is served where it was built. */
-  static on(database: string): DynamicModule {
+  static on(database: string, codebases: CodebaseFolders): DynamicModule {
     const site = existsSync(join(WEB, 'index.html'))
       ? [ServeStaticModule.forRoot({ rootPath: WEB, exclude: ['/api/{*rest}', '/preview'] })]
       : []
@@ -23,6 +25,7 @@ export class AppModule {
       imports: [
         TypeOrmModule.forRoot(createDatabaseOptions(database)),
         AnswersModule,
+        CodebasesModule.on(codebases),
         FontsModule,
         ProjectsModule,
         ...site,

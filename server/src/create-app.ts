@@ -1,9 +1,12 @@
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import { ValidationPipe } from '@nestjs/common'
 import { NestFactory } from '@nestjs/core'
 import type { NestExpressApplication } from '@nestjs/platform-express'
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger'
 import helmet from 'helmet'
 import { AppModule } from './app.module'
+import type { CodebaseFolders } from './codebases/folders'
 import { bodyErrors } from './http/body-errors'
 import { ErrorsFilter } from './http/errors.filter'
 import { loopbackCors } from './http/loopback-cors'
@@ -34,12 +37,16 @@ const security = helmet({
   originAgentCluster: false,
 })
 
-/** Builds the server on a database file. `host` is the name it may be called by besides localhost. */
+/**
+ * Builds the server on a database file. `host` is the name it may be called by besides localhost; `codebases` are the
+ * folders it may read codebases in.
+ */
 export const createApp = async (
   database: string,
   host = '127.0.0.1',
+  codebases: CodebaseFolders = { allowed: [], uploads: join(tmpdir(), 'unimorph-codebases') },
 ): Promise<NestExpressApplication> => {
-  const app = await NestFactory.create<NestExpressApplication>(AppModule.on(database), {
+  const app = await NestFactory.create<NestExpressApplication>(AppModule.on(database, codebases), {
     logger: ['error', 'warn'],
     abortOnError: false,
   })

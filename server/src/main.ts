@@ -19,7 +19,10 @@ const prepareFolder = (folder: string): void => {
 
 const start = async (options: Options): Promise<string> => {
   prepareFolder(options.data)
-  const app = await createApp(join(options.data, 'unimorph.sqlite'), options.host)
+  const app = await createApp(join(options.data, 'unimorph.sqlite'), options.host, {
+    allowed: [...options.codebases, ...(options.demo ? [join(ROOT, 'demo/codebases')] : [])],
+    uploads: join(options.data, 'codebases'),
+  })
   const projects = app.get(ProjectsService)
   await projects.purge()
   if (options.demo) await loadDemo(projects, join(ROOT, 'demo/designs'))

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { join } from 'node:path'
+import { join, posix, relative, resolve, sep } from 'node:path'
 import ts from 'typescript'
 
 /** Everything is read as strictly as can be, and with what browsers have. */
@@ -43,4 +43,20 @@ export const readOptions = (root: string): ts.CompilerOptions => {
     }
   }
   return {}
+}
+
+/** `@/*` → `src`: what stands before a path, and the folder from the root it means. */
+export type Alias = { readonly before: string; readonly folder: string }
+
+/** The aliases of a codebase that stand for one of its folders. */
+export const readAliases = (root: string): readonly Alias[] => {
+  const { paths = {}, pathsBasePath } = readOptions(root)
+  const base = typeof pathsBasePath === 'string' ? pathsBasePath : root
+  return Object.entries(paths).flatMap(([alias, [target]]): Alias[] => {
+    if (!alias.endsWith('/*') || !target?.endsWith('/*')) return []
+    const folder = relative(root, resolve(base, target.slice(0, -2)))
+      .split(sep)
+      .join(posix.sep)
+    return folder.startsWith('..') ? [] : [{ before: alias.slice(0, -1), folder }]
+  })
 }

@@ -7,7 +7,9 @@ import { ProjectEntity } from '../projects/entities/project.entity'
 import { FontEntity } from '../fonts/entities/font.entity'
 import { Initial1763856000000 } from './migrations/0001-initial'
 import { Fonts1763942400000 } from './migrations/0002-fonts'
+import { CodebaseEntity } from '../codebases/entities/codebase.entity'
 import { Answers1764028800000 } from './migrations/0003-answers'
+import { Codebases1764374400000 } from './migrations/0004-codebases'
 
 type Pragmas = { pragma(text: string): unknown }
 
@@ -15,8 +17,21 @@ type Pragmas = { pragma(text: string): unknown }
 export const createDatabaseOptions = (file: string): DataSourceOptions => ({
   type: 'better-sqlite3',
   database: file,
-  entities: [AnswerEntity, AssetEntity, EditEntity, EditionEntity, FontEntity, ProjectEntity],
-  migrations: [Initial1763856000000, Fonts1763942400000, Answers1764028800000],
+  entities: [
+    AnswerEntity,
+    AssetEntity,
+    CodebaseEntity,
+    EditEntity,
+    EditionEntity,
+    FontEntity,
+    ProjectEntity,
+  ],
+  migrations: [
+    Initial1763856000000,
+    Fonts1763942400000,
+    Answers1764028800000,
+    Codebases1764374400000,
+  ],
   migrationsRun: true,
   synchronize: false,
   enableWAL: true,

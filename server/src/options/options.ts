@@ -7,6 +7,8 @@ export type Options = {
   /** Folder of the database. */
   readonly data: string
   readonly demo: boolean
+  /** Folders that codebases may be read in. */
+  readonly codebases: readonly string[]
 }
 
 /** A mistake on the command line, said in one sentence. */
@@ -30,6 +32,7 @@ export const readOptions = (args: readonly string[], defaultData: string): Optio
         host: { type: 'string', default: '127.0.0.1' },
         data: { type: 'string', default: defaultData },
         'no-demo': { type: 'boolean', default: false },
+        codebase: { type: 'string', multiple: true, default: [] },
       },
     })
     return {
@@ -37,12 +40,13 @@ export const readOptions = (args: readonly string[], defaultData: string): Optio
       host: values.host,
       data: resolve(values.data),
       demo: !values['no-demo'],
+      codebases: values.codebase.map((folder) => resolve(folder)),
     }
   } catch (error) {
     if (error instanceof OptionsError) throw error
     const { message } = error as Error
     throw new OptionsError(
-      `${message.split('. ')[0]}. Allowed: --port, --host, --data DIR, --no-demo.`,
+      `${message.split('. ')[0]}. Allowed: --port, --host, --data DIR, --codebase DIR, --no-demo.`,
     )
   }
 }

@@ -3,6 +3,7 @@ import { build, type Loader, type Plugin } from 'esbuild'
 import type { SourceFileDto } from './dto/bundle.dto'
 import { compileAngular, isAngular, linkAngular } from './angular-files'
 import { bundleFlutter, isFlutter } from './flutter-files'
+import { joinSheets, putIn, stylesIn } from './style-sheets'
 import { compileVue } from './vue-files'
 
 /** Where apps begin, whatever they are written in. */
@@ -26,8 +27,15 @@ const LOADERS: Readonly<Record<string, Loader>> = {
   '.jsx': 'jsx',
 }
 
-/** Lets the bundler see the given files and the few packages they may use, and nothing of this machine. */
-const onlyGivenFiles = (files: ReadonlyMap<string, SourceFileDto>): Plugin => ({
+/**
+ * Lets the bundler see the given files and the few packages they may use, and nothing of this machine. `find`: what an
+ * alias of the codebase leads to.
+ */
+const onlyGivenFiles = (
+  files: ReadonlyMap<string, SourceFileDto>,
+  theirs: ReadonlySet<string>,
+  find: (specifier: string, from: string) => string | undefined,
+): Plugin => ({
   name: 'only-given-files',
   setup(bundler) {
     bundler.onResolve({ filter: /.*/, namespace: 'given' }, ({ path, importer }) => {
@@ -36,6 +44,8 @@ const onlyGivenFiles = (files: ReadonlyMap<string, SourceFileDto>): Plugin => ({
       const full = path.startsWith('.') ? posix.join(posix.dirname(importer), path) : path
       const found = ['', '.tsx', '.ts'].map((end) => full + end).find((name) => files.has(name))
       if (found) return { path: found, namespace: 'given' }
+      const own = find(path, importer)
+      if (own !== undefined && files.has(own)) return { path: own, namespace: 'given' }
       return { errors: [{ text: `"${path}" is not part of the project` }] }
     })
     bundler.onResolve({ filter: /.*/ }, ({ path, kind }) =>
@@ -47,12 +57,14 @@ const onlyGivenFiles = (files: ReadonlyMap<string, SourceFileDto>): Plugin => ({
       if (path.endsWith('.vue')) {
         const read = (name: string): string | undefined => files.get(name)?.content
         const compiled = compileVue(path, file.content, read)
-        return 'errors' in compiled
-          ? { errors: compiled.errors.map((text) => ({ text })) }
-          : { contents: compiled.code, loader: 'ts' }
+        if ('errors' in compiled) return { errors: compiled.errors.map((text) => ({ text })) }
+        const styles = theirs.has(path) ? stylesIn(path, file.content, files, find) : ''
+        return { contents: compiled.code + putIn(styles), loader: 'ts' }
       }
       const loader = LOADERS[posix.extname(path)]
       if (loader) return { contents: file.content, loader }
+      if (path.endsWith('.css') && theirs.has(path))
+        return { contents: putIn(joinSheets(path, file.content, files, find)), loader: 'js' }
       // The style sheet is compiled in the browser and put in beside the script.
       if (path.endsWith('.css')) return { contents: '', loader: 'empty' }
       return {
@@ -86,8 +98,39 @@ const compileFirst = async (
   }))
 }
 
-/** Bundles the generated code of an app into one script. Nothing of it is run here. */
-export const bundleApp = async (files: readonly SourceFileDto[]): Promise<Bundle> => {
+type WithCodebase = {
+  readonly files: readonly SourceFileDto[]
+  /** The paths of those that are the codebase's own. */
+  readonly theirs: ReadonlySet<string>
+  find(specifier: string, from: string): string | undefined
+}
+
+/** The files with those of a codebase they need. */
+const withCodebase = async (
+  given: readonly SourceFileDto[],
+  codebase: string | undefined,
+): Promise<WithCodebase> => {
+  if (codebase === undefined) return { files: given, theirs: new Set(), find: () => undefined }
+  const { findReachable, openSources } = await import('@unimorph/codebase')
+  const sources = openSources(codebase)
+  const found = findReachable(textsOf(given), sources)
+  const own = [...found].map(([path, content]) => ({ path, content, encoding: 'text' as const }))
+  return {
+    files: [...given, ...own],
+    theirs: new Set(found.keys()),
+    find: (specifier, from) => sources.find(specifier, from),
+  }
+}
+
+/**
+ * Bundles the generated code of an app into one script, with what it needs of a codebase in a folder. Nothing of either is
+ * run here.
+ */
+export const bundleApp = async (
+  given: readonly SourceFileDto[],
+  codebase?: string,
+): Promise<Bundle> => {
+  const { files, theirs, find } = await withCodebase(given, codebase)
   const texts = textsOf(files)
   if (isFlutter(texts)) return bundleFlutter(files)
   const compiled = await compileFirst(files, texts)
@@ -113,7 +156,7 @@ export const bundleApp = async (files: readonly SourceFileDto[]): Promise<Bundle
         __VUE_PROD_HYDRATION_MISMATCH_DETAILS__: 'false',
       },
       logLevel: 'silent',
-      plugins: [onlyGivenFiles(byPath), linkAngular],
+      plugins: [onlyGivenFiles(byPath, theirs, find), linkAngular],
     })
     return { script: result.outputFiles[0]!.text }
   } catch (error) {

@@ -1,5 +1,6 @@
 import { Body, Controller, Get, Header, HttpCode, Post } from '@nestjs/common'
 import { ApiExcludeEndpoint, ApiOperation, ApiTags } from '@nestjs/swagger'
+import { CodebasesService } from '../codebases/codebases.service'
 import { bundleApp } from './bundler'
 import { BundleDto } from './dto/bundle.dto'
 import { PREVIEW_PAGE, PREVIEW_POLICY } from './preview-page'
@@ -7,11 +8,14 @@ import { PREVIEW_PAGE, PREVIEW_POLICY } from './preview-page'
 @ApiTags('previews')
 @Controller()
 export class PreviewsController {
+  constructor(private readonly codebases: CodebasesService) {}
+
   @Post('api/previews')
   @HttpCode(200)
   @ApiOperation({ summary: 'Bundle the generated code of an app into one script' })
-  bundle(@Body() { files }: BundleDto) {
-    return bundleApp(files)
+  async bundle(@Body() { files, project }: BundleDto) {
+    const folder = project === undefined ? undefined : await this.codebases.folderOf(project)
+    return bundleApp(files, folder)
   }
 
   @Get('preview')

@@ -1,6 +1,9 @@
 import tailwind from 'tailwindcss/index.css?raw'
 import {
+  applyGlossary,
+  checkGlossary,
   compileStyles,
+  coverDesign,
   createMeasure,
   decodeBase64,
   drawLayer,
@@ -12,6 +15,7 @@ import {
   readDesign,
   readFiles,
   resolveInstances,
+  suggestGlossary,
   summarise,
   takeScreens,
   TARGETS,
@@ -41,6 +45,7 @@ import { listBreaks, listWidths } from './widths'
 import { inPieces } from './in-pieces'
 import { compareEdits, listArranged, mend, reportStructure } from './structure'
 import type {
+  CodebaseInUse,
   ConvertRequest,
   Converted,
   Engine,
@@ -57,6 +62,8 @@ let pending: Design | undefined
 let current: Design | undefined
 let edited: Edited | undefined
 let fonts: readonly Font[] = []
+/** The codebase whose components are used. */
+let inUse: CodebaseInUse | undefined
 /** The screen that was last asked about at all widths; its key, and what was found. */
 let examined: { readonly screen: string; readonly found: Examined | undefined } | undefined
 /** How the design on the desk is graded without any edit; found when it is first asked for. */
@@ -106,8 +113,12 @@ const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
       elapsedMs: 0,
     }
   }
-  const delivered = TARGETS[target].emit(project.value, { marks: false, styling })
-  const marked = TARGETS[target].emit(project.value, { marks: true, styling })
+  const translated = inUse
+    ? applyGlossary(project.value, inUse.entries, inUse.codebase, target)
+    : project.value
+  const told = translated.notes.slice(project.value.notes.length)
+  const delivered = TARGETS[target].emit(translated, { marks: false, styling })
+  const marked = TARGETS[target].emit(translated, { marks: true, styling })
   const css = await compile(delivered)
   // Classes of our own are named by the components they are in, which are others in the preview.
   const shown = styling === 'tailwind' ? css : await compile(marked)
@@ -126,7 +137,7 @@ const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
     refused: project.value.refused,
     components: delivered.components,
     language: project.value.language,
-    notes: project.notes,
+    notes: [...project.notes, ...told],
     css,
     preview: { files: marked.files, css: shown },
     elapsedMs: performance.now() - started,
@@ -276,6 +287,21 @@ const handlers: Handlers = {
     return exportDesign(design, screens, fonts, kind)
   },
   convert: convertDesign,
+  useCodebase(next) {
+    inUse = next
+  },
+  glossary(target) {
+    if (!inUse) return undefined
+    const { design } = need(edited)
+    const project = prepare(design, [], [], fonts)
+    if (!project.ok) return undefined
+    const { entries, codebase } = inUse
+    return {
+      things: coverDesign(project.value, design, entries, codebase, target),
+      suggested: suggestGlossary(project.value, design, codebase, target, entries),
+      problems: checkGlossary(entries, codebase, design),
+    }
+  },
   pack,
 }
 

@@ -1,6 +1,8 @@
 import type {
   Box,
   Choice,
+  Codebase,
+  Covered,
   Design,
   Edit,
   EmittedComponent,
@@ -11,6 +13,8 @@ import type {
   FontNeed,
   ContrastPair,
   FormRuling,
+  Glossary,
+  GlossaryProblem,
   Grain,
   Hover,
   InputFile,
@@ -19,6 +23,7 @@ import type {
   Link,
   Note,
   StylingId,
+  Suggested,
   Summary,
   TargetId,
   TokenCode,
@@ -113,6 +118,16 @@ export type Converted = {
   /** The same code with the layers' keys on its elements, and its compiled style sheet. */
   readonly preview: { readonly files: readonly EmittedFile[]; readonly css: string }
   readonly elapsedMs: number
+}
+
+/** The codebase whose components are used, and what its glossary says. */
+export type CodebaseInUse = { readonly entries: Glossary; readonly codebase: Codebase }
+
+/** What the glossary has for the design as it was last drawn. */
+export type GlossaryReport = {
+  readonly things: readonly Covered[]
+  readonly suggested: Suggested
+  readonly problems: readonly GlossaryProblem[]
 }
 
 export type ConvertRequest = {
@@ -215,6 +230,10 @@ export type Engine = {
   /** The design with its edits, in a format others read. */
   export(kind: ExportKind): NamedFile[]
   convert(request: ConvertRequest): Converted
+  /** The codebase whose components the next conversions use; none when undefined. */
+  useCodebase(codebase: CodebaseInUse | undefined): void
+  /** What the codebase has for the design as it was last drawn. */
+  glossary(target: TargetId): GlossaryReport | undefined
   /** Files in a ZIP archive. */
   pack(files: readonly EmittedFile[]): Uint8Array
 }

@@ -23,8 +23,8 @@ export type DesignThing = {
   readonly design: Entry['design']
   readonly name: string
   readonly properties: readonly DesignProperty[]
-  /** How many instances the screens show. */
-  readonly uses: number
+  /** The layers of its instances, in reading order. */
+  readonly layers: readonly string[]
   /** What its instances are, mostly. */
   readonly role: string | undefined
   /** Pressing it leads somewhere, does something, or sends a form. */
@@ -120,7 +120,7 @@ const describe = (
     design,
     name,
     properties,
-    uses: instances.length,
+    layers: instances.map(({ layer }) => layer),
     role: commonest(instances.map(roleOf)),
     leads: instances.some(leads),
     isMixed: instances.some(leads) && !instances.every(leads),

@@ -4,7 +4,9 @@ import {
   ArrayMaxSize,
   IsArray,
   IsIn,
+  IsOptional,
   IsString,
+  IsUUID,
   Matches,
   MaxLength,
   ValidateNested,
@@ -33,4 +35,10 @@ export class BundleDto {
   @ValidateNested({ each: true })
   @Type(() => SourceFileDto)
   files: SourceFileDto[]
+
+  /** The project whose codebase has the components that are used. */
+  @ApiProperty({ required: false })
+  @IsOptional()
+  @IsUUID()
+  project?: string
 }

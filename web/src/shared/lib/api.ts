@@ -1,4 +1,13 @@
-import type { Design, Edit, Font, FontFormat, Note, SettingsFile } from '@unimorph/core'
+import type {
+  Codebase,
+  Design,
+  Edit,
+  Font,
+  FontFormat,
+  Glossary,
+  Note,
+  SettingsFile,
+} from '@unimorph/core'
 
 export type Project = {
   readonly id: string
@@ -35,6 +44,15 @@ export type ProjectDetail = Project & {
   readonly notes: readonly Note[]
   readonly edits: readonly StoredEdit[]
   readonly settings: Settings
+}
+
+export type CodebaseChoice = { readonly folder: string; readonly name: string }
+/** The codebase of a project, and what its glossary says; `problem`: why that cannot be read. */
+export type ProjectCodebase = {
+  readonly folder: string
+  readonly codebase: Codebase
+  readonly glossary: Glossary
+  readonly problem?: string
 }
 
 /** An answer of the server that is not a success, with its message for people. */
@@ -103,7 +121,24 @@ export const api = {
     request<Answer>('POST', answersPath(id, form), values),
   listAnswers: (id: string, form: string) => request<Answer[]>('GET', answersPath(id, form)),
   clearAnswers: (id: string, form: string) => request<void>('DELETE', answersPath(id, form)),
-  bundle: (files: readonly PreviewFile[]) => request<Bundle>('POST', '/previews', { files }),
+  bundle: (files: readonly PreviewFile[], project?: string) =>
+    request<Bundle>('POST', '/previews', { files, ...(project === undefined ? {} : { project }) }),
+  listCodebases: () => request<CodebaseChoice[]>('GET', '/codebases'),
+  getCodebase: async (id: string): Promise<ProjectCodebase | undefined> => {
+    try {
+      return await request<ProjectCodebase>('GET', `/projects/${id}/codebase`)
+    } catch (error) {
+      if (error instanceof ApiError && error.status === 404) return undefined
+      throw error
+    }
+  },
+  chooseCodebase: (id: string, folder: string) =>
+    request<ProjectCodebase>('PUT', `/projects/${id}/codebase`, { folder }),
+  sendCodebase: (id: string, name: string, data: string) =>
+    request<ProjectCodebase>('POST', `/projects/${id}/codebase`, { name, data }),
+  removeCodebase: (id: string) => request<void>('DELETE', `/projects/${id}/codebase`),
+  saveGlossary: (id: string, glossary: Glossary) =>
+    request<Glossary>('PUT', `/projects/${id}/codebase/glossary`, { glossary }),
 }
 
 export const messageOf = (error: unknown): string =>

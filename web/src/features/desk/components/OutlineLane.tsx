@@ -1,6 +1,7 @@
 import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/react'
 import { LayerCard } from './LayerCard'
 import { useStructure } from '../model/structure-store'
+import { GlossaryTab } from './GlossaryTab'
 import { MeaningTab } from './MeaningTab'
 import { Outline } from './Outline'
 import { PartsTab } from './PartsTab'
@@ -31,6 +32,7 @@ export const OutlineLane = () => {
           </Tab>
           <Tab className={TAB}>Meaning</Tab>
           <Tab className={TAB}>Parts</Tab>
+          <Tab className={TAB}>Glossary</Tab>
           <Tab className={TAB}>Tokens</Tab>
         </TabList>
         <TabPanels className="min-h-0 flex-1">
@@ -49,6 +51,9 @@ export const OutlineLane = () => {
           </TabPanel>
           <TabPanel tabIndex={-1} className="flex h-full min-h-0 flex-col">
             <PartsTab />
+          </TabPanel>
+          <TabPanel tabIndex={-1} className="flex h-full min-h-0 flex-col">
+            <GlossaryTab />
           </TabPanel>
           <TabPanel tabIndex={-1} className="flex h-full min-h-0 flex-col">
             <TokensTab />

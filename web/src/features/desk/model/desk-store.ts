@@ -10,10 +10,12 @@ import type {
   StructureReport,
 } from '../../../engine/structure'
 import type {
+  CodebaseInUse,
   Converted,
   Drawn,
   Engine,
   ExportKind,
+  GlossaryReport,
   NamedFile,
   TextPiece,
   TokenList,
@@ -23,6 +25,7 @@ import type { NamedBreak, WidthAnswer } from '../../../engine/widths'
 import {
   api,
   messageOf,
+  type ProjectCodebase,
   type ProjectDetail,
   type Settings,
   type StoredEdit,
@@ -44,6 +47,8 @@ type DeskState = {
   readonly undone: readonly Edit[]
   readonly drawn: Drawn | undefined
   readonly converted: Converted | undefined
+  /** The codebase whose components are used, and its glossary. */
+  readonly codebase: ProjectCodebase | undefined
   readonly isBusy: boolean
   readonly selection: readonly string[]
   /** About the layer selected last. */
@@ -63,6 +68,9 @@ type DeskActions = {
   setScope(scope: Scope): void
   changeSettings(changes: Partial<Settings>): void
   edit(edit: Edit): Promise<void>
+  /** Uses a codebase, or none, and converts anew. */
+  setCodebase(codebase: ProjectCodebase | undefined): Promise<void>
+  glossary(): Promise<GlossaryReport | undefined>
   undo(): Promise<void>
   redo(): Promise<void>
   rename(name: string): Promise<void>
@@ -92,6 +100,7 @@ const START: DeskState = {
   undone: [],
   drawn: undefined,
   converted: undefined,
+  codebase: undefined,
   isBusy: false,
   selection: [],
   details: undefined,
@@ -101,6 +110,9 @@ const START: DeskState = {
 }
 
 const engine = createEngine()
+
+const inUse = (found: ProjectCodebase | undefined): CodebaseInUse | undefined =>
+  found && { entries: found.glossary, codebase: found.codebase }
 
 const selectedBy = (scope: Scope): readonly string[] =>
   scope.kind === 'all' ? [] : scope.kind === 'screen' ? [scope.screen] : scope.keys
@@ -191,8 +203,11 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
         const fonts = await loadFonts(fontNeeds)
         if (turn !== opening) return
         await engine.call('useFonts', fonts)
+        const codebase = await api.getCodebase(id)
+        if (turn !== opening) return
+        await engine.call('useCodebase', inUse(codebase))
         const { settings, edits } = project
-        set({ project, settings, edits })
+        set({ project, settings, edits, codebase })
         await refresh()
       } catch (error) {
         if (turn === opening && !(error instanceof Cancelled)) set({ problem: messageOf(error) })
@@ -225,6 +240,12 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
       const id = get().project?.id
       if (id) save(() => api.changeSettings(id, settings)).catch(report)
     },
+    async setCodebase(codebase) {
+      set({ codebase })
+      await engine.call('useCodebase', inUse(codebase))
+      await convert()
+    },
+    glossary: () => engine.call('glossary', get().settings.target),
     async edit(edit) {
       const id = get().project?.id
       if (!id) return

@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react'
+import { useDesk } from './desk-store'
 import { api, messageOf, type Bundle, type PreviewFile } from '../../../shared/lib/api'
 
 /** What was bundled, and from what. */
@@ -18,7 +19,7 @@ export const useBundle = <T>(
     if (source === undefined || !files) return
     let isCurrent = true
     api
-      .bundle(files)
+      .bundle(files, useDesk.getState().codebase && useDesk.getState().project?.id)
       .catch((error: unknown): Bundle => ({ errors: [messageOf(error)] }))
       .then((bundle) => {
         if (isCurrent) setBundled({ of: source, bundle })

@@ -1,0 +1,57 @@
+import {
+  Body,
+  Controller,
+  Delete,
+  Get,
+  HttpCode,
+  Param,
+  ParseUUIDPipe,
+  Post,
+  Put,
+} from '@nestjs/common'
+import { ApiOperation, ApiTags } from '@nestjs/swagger'
+import { CodebasesService } from './codebases.service'
+import { ChooseCodebaseDto, GlossaryDto, UploadCodebaseDto } from './dto/requests'
+
+@ApiTags('codebases')
+@Controller('api')
+export class CodebasesController {
+  constructor(private readonly codebases: CodebasesService) {}
+
+  @Get('codebases')
+  @ApiOperation({ summary: 'The codebases on this machine that may be read' })
+  list() {
+    return this.codebases.list()
+  }
+
+  @Get('projects/:id/codebase')
+  @ApiOperation({ summary: 'The codebase of a project, scanned, and its glossary' })
+  get(@Param('id', ParseUUIDPipe) id: string) {
+    return this.codebases.get(id)
+  }
+
+  @Put('projects/:id/codebase')
+  @ApiOperation({ summary: 'Choose the codebase of a project' })
+  choose(@Param('id', ParseUUIDPipe) id: string, @Body() { folder }: ChooseCodebaseDto) {
+    return this.codebases.choose(id, folder)
+  }
+
+  @Post('projects/:id/codebase')
+  @ApiOperation({ summary: 'Send the codebase of a project as an archive' })
+  upload(@Param('id', ParseUUIDPipe) id: string, @Body() { data }: UploadCodebaseDto) {
+    return this.codebases.upload(id, data)
+  }
+
+  @Delete('projects/:id/codebase')
+  @HttpCode(204)
+  @ApiOperation({ summary: 'Use no codebase any more' })
+  remove(@Param('id', ParseUUIDPipe) id: string) {
+    return this.codebases.remove(id)
+  }
+
+  @Put('projects/:id/codebase/glossary')
+  @ApiOperation({ summary: 'Write the glossary of the codebase' })
+  save(@Param('id', ParseUUIDPipe) id: string, @Body() { glossary }: GlossaryDto) {
+    return this.codebases.saveGlossary(id, glossary)
+  }
+}

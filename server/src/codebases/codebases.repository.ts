@@ -1,0 +1,31 @@
+import { Injectable } from '@nestjs/common'
+import { DataSource } from 'typeorm'
+import { ProjectEntity } from '../projects/entities/project.entity'
+import { CodebaseEntity } from './entities/codebase.entity'
+
+/** The only file that knows the table of codebases. */
+@Injectable()
+export class CodebasesRepository {
+  constructor(private readonly source: DataSource) {}
+
+  private get codebases() {
+    return this.source.getRepository(CodebaseEntity)
+  }
+
+  async hasProject(id: string): Promise<boolean> {
+    const project = await this.source.getRepository(ProjectEntity).findOneBy({ id })
+    return project !== null && project.removedAt === null
+  }
+
+  find(projectId: string): Promise<CodebaseEntity | null> {
+    return this.codebases.findOneBy({ projectId })
+  }
+
+  save(projectId: string, folder: string): Promise<CodebaseEntity> {
+    return this.codebases.save({ projectId, folder })
+  }
+
+  async remove(projectId: string): Promise<void> {
+    await this.codebases.delete({ projectId })
+  }
+}

@@ -1,0 +1,141 @@
+import { existsSync, readFileSync, writeFileSync } from 'node:fs'
+import { basename, join } from 'node:path'
+import { Inject, Injectable } from '@nestjs/common'
+import {
+  EMPTY_GLOSSARY,
+  GLOSSARY_FILE,
+  readGlossary,
+  writeGlossary,
+  type Codebase,
+  type Glossary,
+} from '@unimorph/core'
+import { badInput, badRequest, notFound } from '../http/problem'
+import { CodebasesRepository } from './codebases.repository'
+import { CODEBASE_FOLDERS, isAllowed, listCodebases, type CodebaseFolders } from './folders'
+import { unpack } from './unpack'
+
+type Scanner = import('@unimorph/codebase', { with: { 'resolution-mode': 'import' } }).ScanCache
+
+export type Choice = { readonly folder: string; readonly name: string }
+export type ProjectCodebase = {
+  readonly folder: string
+  readonly codebase: Codebase
+  readonly glossary: Glossary
+  /** Why the glossary's file cannot be read; it is then left as it is. */
+  readonly problem?: string
+}
+
+/** Codebases are read, and nothing of them is run; of them only the glossary is written. */
+@Injectable()
+export class CodebasesService {
+  private readonly caches = new Map<string, Scanner>()
+
+  constructor(
+    private readonly repository: CodebasesRepository,
+    @Inject(CODEBASE_FOLDERS) private readonly folders: CodebaseFolders,
+  ) {}
+
+  list(): readonly Choice[] {
+    return listCodebases(this.folders).map((folder) => ({ folder, name: basename(folder) }))
+  }
+
+  async choose(projectId: string, folder: string): Promise<ProjectCodebase> {
+    await this.needProject(projectId)
+    if (!isAllowed(folder, this.folders)) {
+      throw badRequest(
+        `${folder} may not be read. Start the server with --codebase ${folder} to allow it.`,
+      )
+    }
+    await this.repository.save(projectId, folder)
+    return this.get(projectId)
+  }
+
+  async upload(projectId: string, data: string): Promise<ProjectCodebase> {
+    await this.needProject(projectId)
+    const folder = join(this.folders.uploads, projectId)
+    unpack(Buffer.from(data, 'base64'), folder)
+    this.caches.delete(folder)
+    await this.repository.save(projectId, folder)
+    return this.get(projectId)
+  }
+
+  async remove(projectId: string): Promise<void> {
+    await this.needProject(projectId)
+    await this.repository.remove(projectId)
+  }
+
+  /** The folder of a project's codebase; undefined where it has none, or may not read it any more. */
+  async folderOf(projectId: string): Promise<string | undefined> {
+    const chosen = await this.repository.find(projectId)
+    return chosen && isAllowed(chosen.folder, this.folders) ? chosen.folder : undefined
+  }
+
+  async get(projectId: string): Promise<ProjectCodebase> {
+    await this.needProject(projectId)
+    const folder = await this.folderOf(projectId)
+    if (folder === undefined) throw notFound('codebase')
+    const { createCache, scanCodebase, scanPackage } = await import('@unimorph/codebase')
+    const cache = this.caches.get(folder) ?? createCache()
+    this.caches.set(folder, cache)
+    const codebase = await scanCodebase(folder, cache)
+    const read = this.readGlossary(folder)
+    const libraries = packagesIn(read.glossary).map((name) => scanPackage(folder, name))
+    return {
+      folder,
+      codebase: {
+        ...codebase,
+        components: [...codebase.components, ...libraries.flatMap((one) => one.components)],
+        notes: [...codebase.notes, ...libraries.flatMap((one) => one.notes)],
+      },
+      ...read,
+    }
+  }
+
+  async saveGlossary(projectId: string, document: unknown): Promise<Glossary> {
+    await this.needProject(projectId)
+    const folder = await this.folderOf(projectId)
+    if (folder === undefined) throw notFound('codebase')
+    const read = readGlossary(document)
+    if (!read.ok) throw badInput(read.notes)
+    const { problem } = this.readGlossary(folder)
+    if (problem !== undefined)
+      throw badRequest(`${problem} Mend the file first; nothing was written.`)
+    try {
+      writeFileSync(join(folder, GLOSSARY_FILE), writeGlossary(read.value))
+    } catch {
+      throw badRequest(`${join(folder, GLOSSARY_FILE)} cannot be written.`)
+    }
+    return read.value
+  }
+
+  private readGlossary(folder: string): Pick<ProjectCodebase, 'glossary' | 'problem'> {
+    const path = join(folder, GLOSSARY_FILE)
+    if (!existsSync(path)) return { glossary: EMPTY_GLOSSARY }
+    try {
+      const read = readGlossary(JSON.parse(readFileSync(path, 'utf8')))
+      if (read.ok) return { glossary: read.value }
+      return { glossary: EMPTY_GLOSSARY, problem: read.notes[0]!.message }
+    } catch {
+      return { glossary: EMPTY_GLOSSARY, problem: `${path} is not valid JSON.` }
+    }
+  }
+
+  private async needProject(id: string): Promise<void> {
+    if (!(await this.repository.hasProject(id))) throw notFound('project')
+  }
+}
+
+/** The packages whose components a glossary speaks of. */
+const packagesIn = ({ components }: Glossary): readonly string[] => {
+  const names = components.flatMap(({ code }) => {
+    const from = code.split('#')[0]!
+    if (/\.[a-z]+$/.test(from)) return []
+    return [
+      from
+        .split('/')
+        .slice(0, from.startsWith('@') ? 2 : 1)
+        .join('/'),
+    ]
+  })
+  return [...new Set(names)].sort()
+}

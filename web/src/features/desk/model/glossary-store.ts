@@ -1,0 +1,138 @@
+import { subjectOf, type Entry, type Glossary, type Source, type Suggestion } from '@unimorph/core'
+import { create } from 'zustand'
+import type { GlossaryReport } from '../../../engine/protocol'
+import { api, messageOf, type CodebaseChoice, type ProjectCodebase } from '../../../shared/lib/api'
+import { showProblem } from '../../../shared/lib/toast-store'
+import { useDesk } from './desk-store'
+import { createLatest } from './latest'
+
+/** So sure a proposal is taken with all others that are. */
+export const SURE = 0.85
+
+type GlossaryStore = {
+  readonly report: GlossaryReport | undefined
+  /** Codebases on the server's machine; undefined until they are asked for. */
+  readonly choices: readonly CodebaseChoice[] | undefined
+  /** A codebase is being scanned. */
+  readonly isScanning: boolean
+  load(): Promise<void>
+  clear(): void
+  listChoices(): Promise<void>
+  choose(folder: string): Promise<void>
+  send(file: File): Promise<void>
+  scanAgain(): Promise<void>
+  leave(): Promise<void>
+  /** Writes the glossary, and uses it. */
+  save(change: (glossary: Glossary) => Glossary): Promise<void>
+}
+
+const toBase64 = async (file: File): Promise<string> => {
+  const address = await new Promise<string>((done, fail) => {
+    const reader = new FileReader()
+    reader.onload = () => done(String(reader.result))
+    reader.onerror = () => fail(new Error(`${file.name} cannot be read.`))
+    reader.readAsDataURL(file)
+  })
+  return address.slice(address.indexOf(',') + 1)
+}
+
+/** What the codebase of the project has for what the design shows. */
+export const useGlossary = create<GlossaryStore>((set, get) => {
+  const latest = createLatest()
+  const take = async (
+    work: (id: string) => Promise<ProjectCodebase | undefined>,
+  ): Promise<void> => {
+    const { project, setCodebase } = useDesk.getState()
+    if (!project) return
+    set({ isScanning: true })
+    try {
+      const found = await work(project.id)
+      if (useDesk.getState().project?.id !== project.id) return
+      await setCodebase(found)
+      await get().load()
+    } catch (error) {
+      showProblem(messageOf(error))
+    } finally {
+      set({ isScanning: false })
+    }
+  }
+  return {
+    report: undefined,
+    choices: undefined,
+    isScanning: false,
+    load: () =>
+      latest.run(async (isNewest) => {
+        const report = await useDesk.getState().glossary()
+        if (isNewest()) set({ report })
+      }),
+    clear() {
+      latest.drop()
+      set({ report: undefined })
+    },
+    async listChoices() {
+      try {
+        set({ choices: await api.listCodebases() })
+      } catch (error) {
+        showProblem(messageOf(error))
+      }
+    },
+    choose: (folder) => take((id) => api.chooseCodebase(id, folder)),
+    send: (file) => take(async (id) => api.sendCodebase(id, file.name, await toBase64(file))),
+    scanAgain: () => take((id) => api.getCodebase(id)),
+    leave: () =>
+      take(async (id) => {
+        await api.removeCodebase(id)
+        return undefined
+      }),
+    async save(change) {
+      const { project, codebase, setCodebase } = useDesk.getState()
+      if (!project || !codebase) return
+      try {
+        const glossary = await api.saveGlossary(project.id, change(codebase.glossary))
+        await setCodebase({ ...codebase, glossary })
+        await get().load()
+      } catch (error) {
+        showProblem(messageOf(error))
+      }
+    },
+  }
+})
+
+/** A glossary with one entry changed, or taken out. */
+export const withEntry = (glossary: Glossary, at: number, entry: Entry | undefined): Glossary => ({
+  ...glossary,
+  components: glossary.components.flatMap((one, i) => (i === at ? (entry ? [entry] : []) : [one])),
+})
+
+const confirmed = ({ status: _proposed, ...entry }: Entry): Entry => entry
+
+/** A glossary that has what was proposed, confirmed. */
+export const withSuggestions = (
+  glossary: Glossary,
+  suggestions: readonly Suggestion[],
+): Glossary => {
+  const subjects = new Set(suggestions.map(({ entry }) => subjectOf(entry)))
+  return {
+    ...glossary,
+    components: [
+      // What waits in the file for the same things is answered by this.
+      ...glossary.components.filter(
+        (one) => one.status !== 'proposed' || !subjects.has(subjectOf(one)),
+      ),
+      ...suggestions.map(({ entry }) => confirmed(entry)),
+    ],
+  }
+}
+
+/** An entry with a prop given something else, or nothing. */
+export const withSource = (entry: Entry, prop: string, source: Source | undefined): Entry => {
+  const { [prop]: _before, ...rest } = entry.props
+  if (source === undefined) return confirmed({ ...entry, props: rest })
+  // What stands in its place already keeps it.
+  const props = Object.hasOwn(entry.props, prop)
+    ? Object.fromEntries(
+        Object.entries(entry.props).map(([name, own]) => [name, name === prop ? source : own]),
+      )
+    : { ...entry.props, [prop]: source }
+  return confirmed({ ...entry, props })
+}
