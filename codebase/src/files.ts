@@ -28,6 +28,7 @@ const READ: ReadonlySet<string> = new Set([
   '.ts',
   '.tsx',
   '.vue',
+  '.yaml',
 ])
 /** Folders that hold nothing a person wrote, whatever the ignore files say. */
 const NEVER: ReadonlySet<string> = new Set([

@@ -137,7 +137,7 @@ export const scanCodebase = async (
     .sort((a, b) => compare(a.id, b.id))
   const notes: ScanNote[] = [...skipped, ...all.flatMap((one) => one.notes)]
   return {
-    name: basename(root),
+    name: nameOf(files) ?? basename(root),
     frameworks: FRAMEWORKS.filter((one) => components.some(({ framework }) => framework === one)),
     components,
     tokens: uniqueTokens(all.flatMap(({ tokens }) => tokens)),
@@ -152,6 +152,19 @@ const uniqueTokens = (tokens: readonly CodeToken[]): CodeToken[] =>
   [...new Map([...tokens].reverse().map((token) => [token.name, token] as const)).values()].sort(
     (a, b) => compare(a.name, b.name),
   )
+
+/** What the codebase calls itself. */
+const nameOf = (files: readonly SourceFile[]): string | undefined => {
+  const manifest = files.find(({ path }) => path === 'package.json')
+  const pubspec = files.find(({ path }) => path === 'pubspec.yaml')
+  if (pubspec) return /^name:\s*(\w+)/m.exec(pubspec.text)?.[1]
+  try {
+    const { name } = JSON.parse(manifest?.text ?? '{}') as { name?: unknown }
+    return typeof name === 'string' && name !== '' ? name : undefined
+  } catch {
+    return undefined
+  }
+}
 
 const readOne = (
   file: SourceFile,

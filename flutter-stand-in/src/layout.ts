@@ -116,6 +116,7 @@ export class Layout {
       const given = widget.named[name]
       names.set(name, given ?? (code ? evaluator.code(code, { names: new Map() }) : null))
     }
+    own.positional.forEach((name, i) => names.set(name, widget.positional[i] ?? null))
     const scope = { names }
     const state = program.classes.get(`_${widget.name}State`)
     if (!state) {

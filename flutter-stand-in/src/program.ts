@@ -9,6 +9,8 @@ export type ClassInfo = {
   readonly base: string
   /** What is given, by name, and what it is where nothing is. */
   readonly parameters: ReadonlyMap<string, Code | undefined>
+  /** What is given without a name, in order. */
+  readonly positional: readonly string[]
   /** What its state begins with. */
   readonly fields: ReadonlyMap<string, Code | undefined>
   readonly statics: ReadonlyMap<string, Code>
@@ -44,6 +46,14 @@ const readParameters = (list: Syntax | undefined): ReadonlyMap<string, Code | un
   return found
 }
 
+/** What is given without a name: what stands before the braces. */
+const readPositional = (list: Syntax | undefined): readonly string[] =>
+  childrenOf(list ?? { kind: '' }).flatMap((child) => {
+    const own = child.kind === 'formal_parameter' && childOf(child, 'constructor_param')
+    const name = own && childrenOf(own).at(-1)
+    return name ? [textOf(name)] : []
+  })
+
 const readFields = (declaration: Syntax): readonly (readonly [string, Code | undefined])[] => {
   const list = childOf(declaration, 'initialized_identifier_list')
   const fixed = childOf(declaration, 'static_final_declaration_list')
@@ -59,6 +69,7 @@ const readClass = (node: Syntax): ClassInfo => {
   const base = superclass ? textOf(childOf(superclass, 'type_identifier') ?? superclass) : ''
   const members = childrenOf(childOf(node, 'class_body') ?? { kind: '' })
   let parameters: ClassInfo['parameters'] = new Map()
+  let positional: ClassInfo['positional'] = []
   const fields = new Map<string, Code | undefined>()
   const statics = new Map<string, Code>()
   let build: Syntax | undefined
@@ -67,7 +78,12 @@ const readClass = (node: Syntax): ClassInfo => {
       const made =
         childOf(member, 'constant_constructor_signature') ??
         childOf(member, 'constructor_signature')
-      if (made) parameters = readParameters(childOf(made, 'formal_parameter_list'))
+      // The constructor with no name of its own is the first.
+      if (made && parameters.size + positional.length === 0) {
+        const list = childOf(made, 'formal_parameter_list')
+        parameters = readParameters(list)
+        positional = readPositional(list)
+      }
       const isStatic = childrenOf(member).some(({ kind }) => kind === 'static')
       for (const [field, code] of readFields(member)) {
         if (isStatic && code) statics.set(field, code)
@@ -81,7 +97,7 @@ const readClass = (node: Syntax): ClassInfo => {
       build = childOf(body, 'block')
     }
   })
-  return { name, base, parameters, fields, statics, build }
+  return { name, base, parameters, positional, fields, statics, build }
 }
 
 /** Reads the files of a project, parsed; what is the same in all projects is not among them. */

@@ -172,6 +172,8 @@ const SHARED: Readonly<Record<string, Rule>> = {
   Columns: columns,
   // What a form says after it was sent is nothing before.
   FormMessages: nothing,
+  // Widgets of a codebase use Flutter's own.
+  TextField: field,
 }
 
 export const layOutShared = (name: string): Rule | undefined => SHARED[name]

@@ -1,4 +1,4 @@
-import { accessSync, constants, mkdirSync } from 'node:fs'
+import { accessSync, constants, cpSync, existsSync, mkdirSync } from 'node:fs'
 import { join, resolve } from 'node:path'
 import { Logger } from '@nestjs/common'
 import { createApp } from './create-app'
@@ -17,10 +17,17 @@ const prepareFolder = (folder: string): void => {
   }
 }
 
+/** The demo's codebases, as copies that may be written to. */
+const copyCodebases = (data: string): string => {
+  const folder = join(data, 'demo-codebases')
+  if (!existsSync(folder)) cpSync(join(ROOT, 'demo/codebases'), folder, { recursive: true })
+  return folder
+}
+
 const start = async (options: Options): Promise<string> => {
   prepareFolder(options.data)
   const app = await createApp(join(options.data, 'unimorph.sqlite'), options.host, {
-    allowed: [...options.codebases, ...(options.demo ? [join(ROOT, 'demo/codebases')] : [])],
+    allowed: [...options.codebases, ...(options.demo ? [copyCodebases(options.data)] : [])],
     uploads: join(options.data, 'codebases'),
   })
   const projects = app.get(ProjectsService)

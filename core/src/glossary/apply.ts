@@ -12,6 +12,7 @@ import { isPopover as isPopoverKind } from '../design/interaction.js'
 import { notes } from '../notes/catalogue.js'
 import type { Note } from '../notes/note.js'
 import type { UiProject } from '../ui/index.js'
+import type { UiTheme } from '../ui/theme.js'
 import {
   mapChildren,
   rootsOf,
@@ -188,16 +189,38 @@ const collect = (pages: readonly UiPage[]) => {
   return { layers, assets }
 }
 
+/** The theme with the names of the codebase's own, where the glossary has them. */
+const nameTokens = (
+  theme: UiTheme,
+  { tokens = {} }: Glossary,
+  { tokens: known }: Codebase,
+  framework: Framework,
+): UiTheme => {
+  const byName = new Map(known.map((token) => [token.name, token]))
+  // Dart knows no custom properties, and style sheets no constants.
+  const isOwn = (name: string): boolean => name.startsWith('--') !== (framework === 'flutter')
+  return new Map(
+    [...theme].map(([name, token]) => {
+      const found = Object.hasOwn(tokens, name) ? byName.get(tokens[name]!) : undefined
+      return found && isOwn(found.name)
+        ? [name, { ...token, code: { name: found.name, path: found.path } }]
+        : [name, token]
+    }),
+  )
+}
+
 /**
  * A project with the codebase's own components where the glossary has them. Takes what is confirmed, for components of
- * one framework; returns the same project when nothing of it is used. What does not fit is noted, and stays generic.
+ * one framework. What does not fit is noted, and stays generic.
  */
 export const applyGlossary = (
-  project: UiProject,
+  untold: UiProject,
   glossary: Glossary,
   codebase: Codebase,
   framework: Framework,
 ): UiProject => {
+  const theme = nameTokens(untold.theme, glossary, codebase, framework)
+  const project = { ...untold, theme }
   const heard = new Map<string, Note>()
   const hear = (note: Note): void => {
     heard.set(`${note.code} ${note.where.layer ?? ''} ${note.message}`, note)

@@ -9,6 +9,8 @@ export type ThemeToken = {
   readonly value: unknown
   /** Its values in the other modes that have one of their own. */
   readonly modes?: Readonly<Record<string, unknown>>
+  /** What the theme of the codebase calls it, and the file that has it: that then says what it is in which mode. */
+  readonly code?: { readonly name: string; readonly path: string }
 }
 export type UiTheme = ReadonlyMap<string, ThemeToken>
 

@@ -25,9 +25,11 @@ export class CodebasesController {
   }
 
   @Get('projects/:id/codebase')
-  @ApiOperation({ summary: 'The codebase of a project, scanned, and its glossary' })
-  get(@Param('id', ParseUUIDPipe) id: string) {
-    return this.codebases.get(id)
+  @ApiOperation({
+    summary: 'The codebase of a project, scanned, and its glossary; nothing where it has none',
+  })
+  async find(@Param('id', ParseUUIDPipe) id: string) {
+    return (await this.codebases.find(id)) ?? {}
   }
 
   @Put('projects/:id/codebase')

@@ -1,5 +1,5 @@
 import { existsSync, readFileSync, writeFileSync } from 'node:fs'
-import { basename, join } from 'node:path'
+import { join } from 'node:path'
 import { Inject, Injectable } from '@nestjs/common'
 import {
   EMPTY_GLOSSARY,
@@ -11,7 +11,13 @@ import {
 } from '@unimorph/core'
 import { badInput, badRequest, notFound } from '../http/problem'
 import { CodebasesRepository } from './codebases.repository'
-import { CODEBASE_FOLDERS, isAllowed, listCodebases, type CodebaseFolders } from './folders'
+import {
+  CODEBASE_FOLDERS,
+  isAllowed,
+  listCodebases,
+  nameOfCodebase,
+  type CodebaseFolders,
+} from './folders'
 import { unpack } from './unpack'
 
 type Scanner = import('@unimorph/codebase', { with: { 'resolution-mode': 'import' } }).ScanCache
@@ -36,7 +42,7 @@ export class CodebasesService {
   ) {}
 
   list(): readonly Choice[] {
-    return listCodebases(this.folders).map((folder) => ({ folder, name: basename(folder) }))
+    return listCodebases(this.folders).map((folder) => ({ folder, name: nameOfCodebase(folder) }))
   }
 
   async choose(projectId: string, folder: string): Promise<ProjectCodebase> {
@@ -47,7 +53,7 @@ export class CodebasesService {
       )
     }
     await this.repository.save(projectId, folder)
-    return this.get(projectId)
+    return this.scan(folder)
   }
 
   async upload(projectId: string, data: string): Promise<ProjectCodebase> {
@@ -56,7 +62,7 @@ export class CodebasesService {
     unpack(Buffer.from(data, 'base64'), folder)
     this.caches.delete(folder)
     await this.repository.save(projectId, folder)
-    return this.get(projectId)
+    return this.scan(folder)
   }
 
   async remove(projectId: string): Promise<void> {
@@ -70,10 +76,14 @@ export class CodebasesService {
     return chosen && isAllowed(chosen.folder, this.folders) ? chosen.folder : undefined
   }
 
-  async get(projectId: string): Promise<ProjectCodebase> {
+  /** The codebase of a project, scanned; undefined where it has none. */
+  async find(projectId: string): Promise<ProjectCodebase | undefined> {
     await this.needProject(projectId)
     const folder = await this.folderOf(projectId)
-    if (folder === undefined) throw notFound('codebase')
+    return folder === undefined ? undefined : this.scan(folder)
+  }
+
+  private async scan(folder: string): Promise<ProjectCodebase> {
     const { createCache, scanCodebase, scanPackage } = await import('@unimorph/codebase')
     const cache = this.caches.get(folder) ?? createCache()
     this.caches.set(folder, cache)

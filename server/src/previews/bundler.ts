@@ -151,7 +151,8 @@ export const bundleApp = async (
         ngDevMode: 'false',
         ngI18nClosureMode: 'false',
         ngJitMode: 'false',
-        __VUE_OPTIONS_API__: 'false',
+        // Components of a codebase may be written with options.
+        __VUE_OPTIONS_API__: String(theirs.size > 0),
         __VUE_PROD_DEVTOOLS__: 'false',
         __VUE_PROD_HYDRATION_MISMATCH_DETAILS__: 'false',
       },

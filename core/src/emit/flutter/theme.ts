@@ -1,3 +1,4 @@
+import { relativePath } from '../shared/foreign.js'
 import type { Effect } from '../../design/paint.js'
 import type { TextStyle } from '../../design/text.js'
 import { toCamel, UniqueNames } from '../../text/names.js'
@@ -115,7 +116,13 @@ export class FlutterTheme {
       ),
       ...this.holder('AppType', 'type', 'TextStyle', (value) => textStyle(value as TextStyle)),
     ]
-    return `import 'package:flutter/material.dart';\n\n${blocks.join('\n\n')}\n`
+    const theirs = new Set(
+      [...this.used.values()].flatMap(({ token: { code } }) => (code ? [code.path] : [])),
+    )
+    const imports = [...theirs]
+      .sort()
+      .map((path) => `import '${relativePath('lib', path).replace(/^\.\//, '')}';\n`)
+    return `import 'package:flutter/material.dart';\n${imports.length > 0 ? '\n' : ''}${imports.join('')}\n${blocks.join('\n\n')}\n`
   }
 
   private holder(
@@ -127,7 +134,8 @@ export class FlutterTheme {
     const own = this.of(type)
     if (own.length === 0) return []
     const lines = own.map(
-      ({ name: field, token }) => `  static const ${dartType} ${field} = ${write(token.value)};`,
+      ({ name: field, token }) =>
+        `  static const ${dartType} ${field} = ${token.code?.name ?? write(token.value)};`,
     )
     return [`abstract final class ${name} {\n${lines.join('\n')}\n}`]
   }
@@ -140,7 +148,7 @@ export class FlutterTheme {
       own
         .map(({ name, token }) => {
           const value = (mode === undefined ? undefined : token.modes?.[mode]) ?? token.value
-          return `    ${name}: ${color(value as string)},\n`
+          return `    ${name}: ${token.code?.name ?? color(value as string)},\n`
         })
         .join('')
     const names = own.map(({ name }) => name)

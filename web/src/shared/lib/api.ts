@@ -125,12 +125,8 @@ export const api = {
     request<Bundle>('POST', '/previews', { files, ...(project === undefined ? {} : { project }) }),
   listCodebases: () => request<CodebaseChoice[]>('GET', '/codebases'),
   getCodebase: async (id: string): Promise<ProjectCodebase | undefined> => {
-    try {
-      return await request<ProjectCodebase>('GET', `/projects/${id}/codebase`)
-    } catch (error) {
-      if (error instanceof ApiError && error.status === 404) return undefined
-      throw error
-    }
+    const found = await request<ProjectCodebase | object>('GET', `/projects/${id}/codebase`)
+    return 'codebase' in found ? found : undefined
   },
   chooseCodebase: (id: string, folder: string) =>
     request<ProjectCodebase>('PUT', `/projects/${id}/codebase`, { folder }),

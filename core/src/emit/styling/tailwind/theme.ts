@@ -65,6 +65,9 @@ const declarationsOf = (
   }
 }
 
+/** Tokens that are one value each. */
+const SINGLE: ReadonlySet<TokenType> = new Set(['color', 'radius', 'space'])
+
 const print = (values: ReadonlyMap<string, string>): string[] =>
   [...values]
     .sort(([a], [b]) => (a < b ? -1 : a > b ? 1 : 0))
@@ -93,7 +96,13 @@ export class TailwindTheme {
     if (!token || token.type !== type || !isValue(token.value)) return undefined
     const slug = this.slugs.get(token.name)!
     const variable = `--${NAMESPACE[type]}-${slug}`
-    for (const [property, value] of declarationsOf(token, variable)) this.used.set(property, value)
+    const { code } = token
+    for (const [property, value] of declarationsOf(token, variable)) {
+      // Where the codebase's own theme is not on the page, the design's value holds.
+      const isNamed = code !== undefined && code.name !== variable && SINGLE.has(type)
+      this.used.set(property, isNamed ? `var(${code.name}, ${value})` : value)
+    }
+    if (code !== undefined && SINGLE.has(type)) return slug
     for (const [mode, other] of Object.entries(token.modes ?? {})) {
       const own = this.usedIn.get(mode) ?? new Map<string, string>()
       this.usedIn.set(mode, own)

@@ -17,8 +17,8 @@ type Lanes = {
 export const useLanes = create<Lanes>()(
   persist(
     (set) => ({
-      outline: 300,
-      source: 420,
+      outline: 320,
+      source: 400,
       outlineFolded: false,
       stageFolded: false,
       sourceFolded: false,

@@ -66,8 +66,29 @@ const inStyle = (css: string): string => css.replace(/<\/(style)/gi, '<\\/$1')
 
 const bridge = `<script>${BRIDGE}</script>`
 
-/** A page of the HTML target with everything it shows inside it. */
-export const buildHtmlPreview = (converted: Converted, page: string): string | undefined => {
+const MODULE = /<script type="module" src="([^"]+)"><\/script>/g
+
+/** What defines the elements of a codebase that the pages use, as a module that imports it; nothing where there are none. */
+export const buildElementFiles = ({ preview }: Converted): PreviewFile[] => {
+  const scripts = new Set(
+    preview.files.flatMap(({ content }) =>
+      content.kind === 'text' ? [...content.text.matchAll(MODULE)].map(([, src]) => src!) : [],
+    ),
+  )
+  if (scripts.size === 0) return []
+  const content = [...scripts].map((src) => `import ${JSON.stringify(`../${src}`)};\n`).join('')
+  return [{ path: 'src/main.ts', encoding: 'text', content }]
+}
+
+/**
+ * A page of the HTML target with everything it shows inside it. `elements`: the bundled definitions of the codebase's
+ * elements.
+ */
+export const buildHtmlPreview = (
+  converted: Converted,
+  page: string,
+  elements?: Bundle,
+): string | undefined => {
   const { preview, pages } = converted
   const path = pages[page]?.path
   const file = preview.files.find((f) => f.path === path)
@@ -88,6 +109,12 @@ export const buildHtmlPreview = (converted: Converted, page: string): string | u
   for (const asset of preview.files.filter((f) => f.path.startsWith('assets/'))) {
     html = html.replaceAll(`src="${asset.path}"`, () => `src="${dataAddress(asset)}"`)
   }
+  const defined = elements && 'script' in elements ? elements.script : ''
+  html = html
+    .replaceAll(MODULE, '')
+    .replace('</body>', () =>
+      defined === '' ? '</body>' : `<script>${inScript(defined)}</script></body>`,
+    )
   return html.replace('</body>', () => `${bridge}</body>`)
 }
 

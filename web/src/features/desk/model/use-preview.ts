@@ -1,13 +1,22 @@
 import { useMemo } from 'react'
 import type { PreviewFile } from '../../../shared/lib/api'
 import type { Converted } from '../../../engine/protocol'
-import { buildAppPreview, buildBundleFiles, buildHtmlPreview } from './preview-html'
+import {
+  buildAppPreview,
+  buildBundleFiles,
+  buildElementFiles,
+  buildHtmlPreview,
+} from './preview-html'
 import { useBundle } from './use-bundle'
 
 const isApp = ({ target }: Converted): boolean => target !== 'html'
 
-const filesOf = (converted: Converted): readonly PreviewFile[] | undefined =>
-  isApp(converted) && converted.files.length > 0 ? buildBundleFiles(converted) : undefined
+/** What must be bundled: an app, or what defines the elements of a codebase that pages use. */
+const filesOf = (converted: Converted): readonly PreviewFile[] | undefined => {
+  if (converted.files.length === 0) return undefined
+  const files = isApp(converted) ? buildBundleFiles(converted) : buildElementFiles(converted)
+  return files.length > 0 ? files : undefined
+}
 
 /** The page to run; while that of the newest result is being built, the one before, which is then stale. */
 export type Preview = { readonly html: string | undefined; readonly isStale: boolean }
@@ -17,9 +26,19 @@ export const usePreview = (converted: Converted | undefined, page: string | unde
   const bundled = useBundle(converted, filesOf)
   const html = useMemo(() => {
     if (!converted || !page) return undefined
-    if (!isApp(converted)) return buildHtmlPreview(converted, page)
+    if (!isApp(converted)) {
+      return buildHtmlPreview(
+        converted,
+        page,
+        bundled && !isApp(bundled.of) ? bundled.bundle : undefined,
+      )
+    }
     return bundled && buildAppPreview(bundled.of, bundled.bundle, page)
   }, [bundled, converted, page])
-  const isStale = converted !== undefined && isApp(converted) && bundled?.of !== converted
+  const isBuilt = useMemo(
+    () => converted !== undefined && (isApp(converted) || buildElementFiles(converted).length > 0),
+    [converted],
+  )
+  const isStale = isBuilt && bundled?.of !== converted
   return { html, isStale }
 }
