@@ -1,7 +1,7 @@
 import { existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { Ajv2020 } from 'ajv/dist/2020.js'
-import { buildJsonSchema, buildSettingsSchema, readDesign } from '@unimorph/core'
+import { buildGlossarySchema, buildJsonSchema, buildSettingsSchema, readDesign } from '@unimorph/core'
 
 const read = (path: string): string => readFileSync(join(__dirname, path), 'utf8')
 
@@ -10,6 +10,7 @@ const schema = JSON.parse(read('design.schema.json')) as object
 test.each([
   ['design.schema.json', buildJsonSchema()],
   ['settings.schema.json', buildSettingsSchema()],
+  ['glossary.schema.json', buildGlossarySchema()],
 ])('%s is the one the code gives (npm run schema -w docs rewrites it)', (file, given) => {
   expect(JSON.parse(read(file))).toEqual(JSON.parse(JSON.stringify(given)))
 })

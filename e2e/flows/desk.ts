@@ -1,3 +1,5 @@
+import { readdirSync, rmSync } from 'node:fs'
+import { join } from 'node:path'
 import {
   expect,
   test as base,
@@ -21,6 +23,14 @@ const loadDemos = async (request: APIRequestContext): Promise<Project[]> => {
   )
 }
 
+/** Glossaries are files of the demo's codebases, which the server has copied into its folder. */
+const dropGlossaries = (): void => {
+  const folder = join(process.env['UNIMORPH_E2E_DATA']!, 'demo-codebases')
+  for (const name of readdirSync(folder)) {
+    rmSync(join(folder, name, 'unimorph.glossary.json'), { force: true })
+  }
+}
+
 const DEFAULTS = { target: 'html', styling: 'tailwind' }
 
 /** Every flow begins with the demo as it is delivered, whatever became of the flow before. */
@@ -32,7 +42,9 @@ export const test = base.extend<{ freshDemo: void }>({
           await request.delete(`/api/projects/${id}/edits/${edit.id}`)
         }
         await request.put(`/api/projects/${id}/settings`, { data: DEFAULTS })
+        await request.delete(`/api/projects/${id}/codebase`)
       }
+      dropGlossaries()
       await use()
     },
     { auto: true },

@@ -16,7 +16,7 @@ export const flutter: Reader = {
       const problem = root.hasError ? root.descendantsOfType('ERROR')[0] : undefined
       return {
         ...found,
-        tokens: readDartTokens(path, text),
+        tokens: readDartTokens(path, root),
         notes: root.hasError
           ? [
               {

@@ -29,6 +29,9 @@ export type Checked = {
   readonly options: ts.CompilerOptions
 }
 
+/** Modules of installed packages and of the language, by their paths: the same for all codebases while they do not change. */
+const libraries = new Map<string, { changedMs: number; module: ts.SourceFile }>()
+
 /**
  * Reads modules of a codebase and tells types. Lives as long as the codebase is looked at: modules that did not change are
  * not read again.
@@ -101,10 +104,14 @@ export class Modules {
         const hash = source?.hash ?? ''
         const before = this.parsed.get(path)
         if (before?.hash === hash) return before.module
+        const changedMs = source ? 0 : (ts.sys.getModifiedTime?.(path)?.getTime() ?? 0)
+        const shared = source ? undefined : libraries.get(path)
+        if (shared?.changedMs === changedMs) return shared.module
         const text = source ? textOfModule(source) : base.readFile(path)
         if (text === undefined) return undefined
         const module = ts.createSourceFile(path, text, languageVersion, true)
-        this.parsed.set(path, { hash, module })
+        if (source) this.parsed.set(path, { hash, module })
+        else libraries.set(path, { changedMs, module })
         return module
       },
       resolveModuleNameLiterals: (literals, from) =>

@@ -53,17 +53,17 @@ export const matchTokens = (
 ): Readonly<Record<string, string>> => {
   const byName = new Map(tokens.map((token) => [token.name, token]))
   const open = tokens.filter(({ name }) => !Object.hasOwn(said, name))
+  const taken = new Set(Object.values(said))
+  const free = theme.filter(({ name }) => !taken.has(name))
   const worth = open.map((token) => {
     const value = valueOf(token, byName)
-    return theme.map((one) =>
-      isSameValue(value, one) ? 1 + compareNames(token.name, one.name) : 0,
-    )
+    return free.map((one) => (isSameValue(value, one) ? 1 + compareNames(token.name, one.name) : 0))
   })
   const pairs = assign(worth)
   return Object.fromEntries(
     open.flatMap((token, i) => {
       const at = pairs[i]
-      return at === undefined ? [] : [[token.name, theme[at]!.name]]
+      return at === undefined ? [] : [[token.name, free[at]!.name]]
     }),
   )
 }

@@ -8,7 +8,8 @@ import type {
 } from '@unimorph/core'
 import { useState } from 'react'
 import { Button } from '../../../shared/ui/Button'
-import { useGlossary, withEntry, withSource } from '../model/glossary-store'
+import { withEntry, withSource } from '../model/glossary-edits'
+import { useGlossary } from '../model/glossary-store'
 import { idOfSource, listSources, readConstant } from '../model/sources'
 import { ComponentSelect } from './ComponentSelect'
 

@@ -1,6 +1,7 @@
 import type { CodeComponent, Covered, Suggestion } from '@unimorph/core'
 import { Button } from '../../../shared/ui/Button'
-import { useGlossary, withSuggestions } from '../model/glossary-store'
+import { withSuggestions } from '../model/glossary-edits'
+import { useGlossary } from '../model/glossary-store'
 import { ComponentSelect } from './ComponentSelect'
 
 type Props = {

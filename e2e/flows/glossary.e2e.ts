@@ -1,0 +1,58 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, type Page } from '@playwright/test'
+import { Desk, test } from './desk.js'
+
+const openGlossary = async (page: Page, target: string): Promise<Desk> => {
+  const desk = await Desk.open(page, 'Tidewrack')
+  await desk.turnInto(target)
+  await page.getByRole('tab', { name: 'Glossary' }).click()
+  return desk
+}
+
+/** Uses a codebase, with all that is proposed. */
+const confirmAll = async (page: Page, desk: Desk, name: string): Promise<void> => {
+  await page.getByRole('button', { name: new RegExp(`^${name}`) }).click()
+  await expect(page.getByText('Shown by the design')).toBeVisible()
+  for (const thing of ['Button', 'Field', 'Figure', 'Sighting']) {
+    await page.getByRole('button', { name: new RegExp(`^${thing} `) }).click()
+    await page.getByRole('button', { name: 'Confirm', exact: true }).click()
+    await expect(page.getByRole('button', { name: 'Write it out' }).first()).toBeVisible()
+  }
+  await desk.runs()
+}
+
+for (const [target, codebase, element] of [
+  ['React', 'quayside-react', '.quay-action'],
+  ['Vue', 'quayside-vue', '.push--main'],
+  ['Angular', 'quayside-angular', 'pier-push-link'],
+  ['HTML', 'quayside-elements', 'wharf-button'],
+] as const) {
+  test(`the running ${target} uses the codebase's own components`, async ({ page }) => {
+    const desk = await openGlossary(page, target)
+    await confirmAll(page, desk, codebase)
+    const button = desk.result.locator(element).filter({ hasText: 'Log a sighting' }).first()
+    await expect(button).toBeVisible()
+    const { violations } = await new AxeBuilder({ page }).exclude('iframe').analyze()
+    expect(violations.map((v) => `${v.id}: ${v.nodes[0]?.html}`)).toEqual([])
+  })
+}
+
+test('a prop is given something else, errors stand at its row, and the code follows', async ({
+  page,
+}) => {
+  const desk = await openGlossary(page, 'React')
+  await confirmAll(page, desk, 'quayside-react')
+  await page.getByRole('button', { name: /^Button / }).click()
+  const card = page.getByRole('region', { name: 'Button in the codebase' })
+  await card.getByLabel('Plain in emphasis').selectOption('strong')
+  await expect(card.getByLabel('Plain in emphasis')).toHaveValue('strong')
+  await card.getByLabel('Plain in emphasis').selectOption('')
+  await expect(card.getByText('not told what Plain is')).toBeVisible()
+  await card.getByLabel('What emphasis is given').selectOption('constant')
+  await card.getByLabel('Value of emphasis').selectOption('subtle')
+  await expect(desk.code).toContainText('emphasis="subtle"')
+  await page.reload()
+  await Desk.ready(page)
+  await page.getByRole('tab', { name: 'Glossary' }).click()
+  await expect(card.getByLabel('Value of emphasis')).toHaveValue('subtle')
+})

@@ -1,0 +1,101 @@
+import type { CodeProp, Covered, Entry, Glossary, Suggestion } from '@unimorph/core'
+import { idOfSource, listSources, readConstant } from './sources'
+import { withEntry, withSource, withSuggestions } from './glossary-edits'
+
+const entry: Entry = { design: { component: 'Push' }, code: 'a#A', props: { a: { constant: 1 } } }
+const glossary: Glossary = {
+  version: 1,
+  components: [entry, { ...entry, design: { component: 'Field' }, status: 'proposed' }],
+}
+
+test('a proposal that is confirmed takes the place of what waited for the same', () => {
+  const suggestion: Suggestion = {
+    entry: { design: { component: 'Field' }, code: 'b#B', props: {}, status: 'proposed' },
+    confidence: 1,
+    evidence: [],
+    others: [],
+  }
+  const { components } = withSuggestions(glossary, [suggestion])
+  expect(components).toEqual([entry, { design: { component: 'Field' }, code: 'b#B', props: {} }])
+})
+
+test('an entry is replaced in its place, or taken out', () => {
+  expect(withEntry(glossary, 0, { ...entry, code: 'c#C' }).components[0]!.code).toBe('c#C')
+  expect(withEntry(glossary, 0, undefined).components).toEqual([glossary.components[1]])
+})
+
+test('a prop keeps its place when what it is given changes, and what is changed is confirmed', () => {
+  const two: Entry = {
+    ...entry,
+    props: { a: { constant: 1 }, b: { link: true } },
+    status: 'proposed',
+  }
+  const changed = withSource(two, 'a', { press: true })
+  expect(Object.keys(changed.props)).toEqual(['a', 'b'])
+  expect(changed.status).toBeUndefined()
+  expect(withSource(two, 'a', undefined).props).toEqual({ b: { link: true } })
+})
+
+const thing: Covered = {
+  design: { component: 'Push' },
+  name: 'Push',
+  properties: [
+    { name: 'Tone', kind: 'variant', values: ['calm', 'Loud'], source: { property: 'Tone' } },
+    { name: 'Label', kind: 'text', values: [], source: { property: 'Label' } },
+  ],
+  layers: ['a'],
+  role: 'button',
+  leads: true,
+  isMixed: false,
+  acts: false,
+  hasControl: false,
+  controlRole: undefined,
+  entries: [],
+  mapped: 0,
+}
+const prop = (type: CodeProp['type'], rest: Partial<CodeProp> = {}): CodeProp => ({
+  name: 'p',
+  type,
+  as: 'prop',
+  isRequired: false,
+  ...rest,
+})
+const labels = (type: CodeProp['type']): readonly string[] =>
+  listSources(thing, prop(type), undefined).map(({ label }) => label)
+
+test('only what fits a prop is offered for it', () => {
+  expect(labels({ kind: 'choice', text: '', options: ['calm', 'loud'] })).toEqual(
+    expect.arrayContaining(['Tone', 'Label']),
+  )
+  expect(labels({ kind: 'boolean', text: '' })).toEqual(
+    expect.arrayContaining(['where Tone is calm', 'where Tone is Loud']),
+  )
+  expect(labels({ kind: 'handler', text: '' })).toEqual([
+    'nothing',
+    'what pressing it does',
+    'not drawn: mark it',
+  ])
+  expect(labels({ kind: 'string', text: '' })).toContain('where it leads')
+})
+
+test('values of the same name are paired at once', () => {
+  const choice = prop({ kind: 'choice', text: '', options: ['calm', 'loud'] })
+  const tone = listSources(thing, choice, undefined).find(({ label }) => label === 'Tone')
+  expect(tone!.source).toEqual({ property: 'Tone', values: { calm: 'calm', Loud: 'loud' } })
+})
+
+test('what a file says and the list does not is kept and can be chosen again', () => {
+  const odd = { compute: 'trim', of: { property: 'Label' } } as const
+  const listed = listSources(thing, prop({ kind: 'string', text: '' }), odd)
+  expect(listed.find(({ id }) => id === idOfSource(odd))!.source).toBe(odd)
+})
+
+test.each([
+  [{ kind: 'boolean', text: '' }, 'true', true],
+  [{ kind: 'number', text: '' }, '12', 12],
+  [{ kind: 'number', text: '' }, 'many', 'many'],
+  [{ kind: 'choice', text: '', options: [1, 'b'] }, '1', 1],
+  [{ kind: 'string', text: '' }, '12', '12'],
+] as const)('a value of %o that is typed as %s', (type, text, value) => {
+  expect(readConstant(prop(type as unknown as CodeProp['type']), text)).toBe(value)
+})
