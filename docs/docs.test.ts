@@ -1,7 +1,12 @@
 import { existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { Ajv2020 } from 'ajv/dist/2020.js'
-import { buildGlossarySchema, buildJsonSchema, buildSettingsSchema, readDesign } from '@unimorph/core'
+import {
+  buildGlossarySchema,
+  buildJsonSchema,
+  buildSettingsSchema,
+  readDesign,
+} from '@unimorph/core'
 
 const read = (path: string): string => readFileSync(join(__dirname, path), 'utf8')
 

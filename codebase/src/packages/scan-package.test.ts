@@ -68,8 +68,8 @@ test('the checker of TypeScript accepts what was found of a library', () => {
   }
   const host = ts.createCompilerHost(options)
   const read = host.getSourceFile.bind(host)
-  host.getSourceFile = (path, ...rest) =>
-    path === file ? ts.createSourceFile(path, text, ...rest) : read(path, ...rest)
+  host.getSourceFile = (path, version) =>
+    path === file ? ts.createSourceFile(path, text, version) : read(path, version)
   host.fileExists = (path) => path === file || ts.sys.fileExists(path)
   const program = ts.createProgram([file], options, host)
   const wrong = program.getSemanticDiagnostics(program.getSourceFile(file))
