@@ -1,6 +1,7 @@
 import {
   checkGlossary,
   FRAMEWORKS,
+  packagesOf,
   prepare,
   readFiles,
   suggestGlossary,
@@ -13,7 +14,7 @@ import {
   type Suggestion,
 } from '@unimorph/core'
 import { Failure } from './failure.js'
-import { findGlossary, packagesIn, saveGlossary, scanFolder } from './glossary-files.js'
+import { findGlossary, saveGlossary, scanFolder } from './glossary-files.js'
 import { readInputs } from './read-inputs.js'
 
 export type ScanOptions = { readonly package?: readonly string[]; readonly json?: boolean }
@@ -107,7 +108,7 @@ export const suggestCommand = async (
   const glossary = findGlossary(options.codebase)
   const codebase = await scanFolder(options.codebase, [
     ...(options.package ?? []),
-    ...packagesIn(glossary),
+    ...packagesOf(glossary),
   ])
   const design = readDesign(paths)
   const project = prepare(design, [])
@@ -165,7 +166,7 @@ export const checkCommand = async (
   options: CheckOptions,
 ): Promise<number> => {
   const glossary = findGlossary(folder)
-  const codebase = await scanFolder(folder, packagesIn(glossary))
+  const codebase = await scanFolder(folder, packagesOf(glossary))
   const design = paths.length === 0 ? undefined : readDesign(paths)
   const problems = checkGlossary(glossary, codebase, design)
   const errors = problems.filter(({ severity }) => severity === 'error').length

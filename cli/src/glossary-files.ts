@@ -57,22 +57,6 @@ export const scanFolder = async (
   }
 }
 
-/** The packages whose components a glossary speaks of. */
-export const packagesIn = ({ components }: Glossary): readonly string[] => {
-  const names = components.flatMap(({ code }) => {
-    const [from] = code.split('#')
-    const isFile = /\.[a-z]+$/.test(from!)
-    if (isFile) return []
-    return [
-      from!
-        .split('/')
-        .slice(0, from!.startsWith('@') ? 2 : 1)
-        .join('/'),
-    ]
-  })
-  return [...new Set(names)].sort()
-}
-
 /** The glossary of a codebase; an empty one where it has none yet. */
 export const findGlossary = (folder: string): Glossary => {
   const path = join(folder, GLOSSARY_FILE)

@@ -1,14 +1,14 @@
 import { existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import type { Codebase, EmittedFile, Glossary } from '@unimorph/core'
-import { findGlossary, packagesIn, scanFolder } from './glossary-files.js'
+import { packagesOf, type Codebase, type EmittedFile, type Glossary } from '@unimorph/core'
+import { findGlossary, scanFolder } from './glossary-files.js'
 
 /** The glossary of a codebase with what it speaks of. */
 export const readCodebase = async (
   folder: string,
 ): Promise<{ readonly entries: Glossary; readonly codebase: Codebase }> => {
   const entries = findGlossary(folder)
-  return { entries, codebase: await scanFolder(folder, packagesIn(entries)) }
+  return { entries, codebase: await scanFolder(folder, packagesOf(entries)) }
 }
 
 const textOf = ({ content }: EmittedFile): string => (content.kind === 'text' ? content.text : '')

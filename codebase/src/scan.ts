@@ -12,6 +12,7 @@ import { findConventions } from './conventions.js'
 import { readSources, type SourceFile } from './files.js'
 import { loadDart } from './flutter/parser.js'
 import { NOTHING, type Findings, type FoundComponent, type Use } from './found.js'
+import { readName } from './name.js'
 import { specifierOf } from './specifier.js'
 import { READERS, type Reader } from './readers.js'
 import { Modules } from './typescript/program.js'
@@ -135,9 +136,10 @@ export const scanCodebase = async (
     .flatMap((one) => one.components)
     .map((one) => finish(one, around))
     .sort((a, b) => compare(a.id, b.id))
+  const texts = new Map(files.map(({ path, text }) => [path, text]))
   const notes: ScanNote[] = [...skipped, ...all.flatMap((one) => one.notes)]
   return {
-    name: nameOf(files) ?? basename(root),
+    name: readName((path) => texts.get(path)) ?? basename(root),
     frameworks: FRAMEWORKS.filter((one) => components.some(({ framework }) => framework === one)),
     components,
     tokens: uniqueTokens(all.flatMap(({ tokens }) => tokens)),
@@ -152,19 +154,6 @@ const uniqueTokens = (tokens: readonly CodeToken[]): CodeToken[] =>
   [...new Map([...tokens].reverse().map((token) => [token.name, token] as const)).values()].sort(
     (a, b) => compare(a.name, b.name),
   )
-
-/** What the codebase calls itself. */
-const nameOf = (files: readonly SourceFile[]): string | undefined => {
-  const manifest = files.find(({ path }) => path === 'package.json')
-  const pubspec = files.find(({ path }) => path === 'pubspec.yaml')
-  if (pubspec) return /^name:\s*(\w+)/m.exec(pubspec.text)?.[1]
-  try {
-    const { name } = JSON.parse(manifest?.text ?? '{}') as { name?: unknown }
-    return typeof name === 'string' && name !== '' ? name : undefined
-  } catch {
-    return undefined
-  }
-}
 
 const readOne = (
   file: SourceFile,

@@ -34,10 +34,6 @@ export {
   type SettingsFile,
 } from './settings/settings-file.js'
 export {
-  accepts,
-  codebaseSchema,
-  findMainSlot,
-  findProp,
   FRAMEWORKS,
   type CodeComponent,
   type Codebase,
@@ -55,6 +51,7 @@ export {
   FIELD_FACTS,
   FUNCTIONS,
   GLOSSARY_FILE,
+  packagesOf,
   readGlossary,
   subjectOf,
   writeGlossary,

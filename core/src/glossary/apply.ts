@@ -26,7 +26,7 @@ import type { Entry, Glossary } from './glossary.js'
 import { isAbout, namesIn } from './subjects.js'
 import { evaluate, type Subject, type Value } from './values.js'
 
-type Given = { readonly prop: CodeProp; readonly value: Value }
+type Given = { readonly prop: CodeProp; readonly value: Exclude<Value, { kind: 'hole' }> }
 
 /** Stands for what no design knows, in the type that is asked for; undefined where nothing can. */
 const standIn = ({ type }: CodeProp, wanted: string): Literal | undefined => {

@@ -151,6 +151,23 @@ export const writeGlossary = (glossary: Glossary): string =>
 export const buildGlossarySchema = (): unknown =>
   z.toJSONSchema(glossarySchema, { target: 'draft-2020-12' })
 
+/** The packages whose components a glossary speaks of. */
+export const packagesOf = ({ components }: Glossary): readonly string[] => {
+  const names = components.flatMap(({ code }) => {
+    const from = code.split('#')[0]!
+    const isFile = /\.[a-z]+$/.test(from)
+    return isFile
+      ? []
+      : [
+          from
+            .split('/')
+            .slice(0, from.startsWith('@') ? 2 : 1)
+            .join('/'),
+        ]
+  })
+  return [...new Set(names)].sort()
+}
+
 /** What an entry is about, as one word: entries of one thing have the same. */
 export const subjectOf = ({ design }: Pick<Entry, 'design'>): string => {
   const [[kind, name]] = Object.entries(design) as [[string, string]]

@@ -1,6 +1,7 @@
 import type { Literal } from '../codebase/codebase.js'
 import { toCamel, toKebab } from '../text/names.js'
 import {
+  insideOf,
   isTick,
   type UiAct,
   type UiControl,
@@ -27,15 +28,14 @@ export type Subject = {
 export type Value =
   | Exclude<UiGiven, { kind: 'content' }>
   | { readonly kind: 'content'; readonly nodes: readonly UiNode[] }
-
-const inside = (node: UiNode): readonly UiNode[] =>
-  'children' in node ? node.children.flatMap((child) => [child, ...inside(child)]) : []
+  /** No design knows it. */
+  | { readonly kind: 'hole'; readonly wanted: string }
 
 /** The first thing inside, or the thing itself, for which something is true. */
 const findIn = <T extends UiNode>(
   node: UiNode,
   isWanted: (one: UiNode) => one is T,
-): T | undefined => [node, ...inside(node)].find(isWanted)
+): T | undefined => [node, ...insideOf(node)].find(isWanted)
 
 /** What is wanted inside, but for what stands in something that is. */
 const outermost = (node: UiNode, isWanted: (one: UiNode) => boolean): readonly UiNode[] =>
@@ -61,7 +61,7 @@ const controlIn = (node: UiNode): UiControl | undefined =>
   findIn(node, (one): one is UiControl => one.type === 'control')
 
 const labelIn = (node: UiNode, id: string): string | undefined => {
-  const label = [node, ...inside(node)].find(
+  const label = [node, ...insideOf(node)].find(
     (one) => (one.type === 'text' || one.type === 'box') && one.labelFor === id,
   )
   return label && wordsIn(label)
@@ -155,11 +155,11 @@ export const evaluate = (source: Source, subject: Subject): Value | undefined =>
     return literal(named && wordsIn(named))
   }
   if ('shown' in source) {
-    return literal(inside(node).some((one) => isNamed(one, source.shown)))
+    return literal(insideOf(node).some((one) => isNamed(one, source.shown)))
   }
   if ('picture' in source) {
     const { picture } = source
-    const found = [node, ...inside(node)].find(
+    const found = [node, ...insideOf(node)].find(
       (one) => one.type === 'image' && (picture === '' || isNamed(one, picture)),
     )
     return found?.type === 'image' ? { kind: 'picture', asset: found.asset } : undefined

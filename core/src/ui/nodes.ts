@@ -190,8 +190,6 @@ export type UiGiven =
   | { readonly kind: 'link'; readonly link: UiLink }
   /** `submits`: it sends its form. */
   | { readonly kind: 'press'; readonly act?: UiAct; readonly submits: boolean }
-  /** No design knows it. */
-  | { readonly kind: 'hole'; readonly wanted: string }
 
 /** A component of the codebase that is written in the place of a node. */
 export type UiUse = {
@@ -416,6 +414,10 @@ export const mapChildren = (node: UiNode, change: (child: UiNode) => UiNode): Ui
   const isSame = children.every((child, i) => child === node.children[i])
   return isSame ? node : ({ ...node, children } as UiNode)
 }
+
+/** All that is in a node, in reading order. */
+export const insideOf = (node: UiNode): readonly UiNode[] =>
+  'children' in node ? node.children.flatMap((child) => [child, ...insideOf(child)]) : []
 
 /** What stands in a box for the layout: boxes that take no part in it are looked through. */
 export const childrenInLayout = (node: UiNode): readonly UiNode[] =>

@@ -4,6 +4,7 @@ import { Inject, Injectable } from '@nestjs/common'
 import {
   EMPTY_GLOSSARY,
   GLOSSARY_FILE,
+  packagesOf,
   readGlossary,
   writeGlossary,
   type Codebase,
@@ -11,13 +12,7 @@ import {
 } from '@unimorph/core'
 import { badInput, badRequest, notFound } from '../http/problem'
 import { CodebasesRepository } from './codebases.repository'
-import {
-  CODEBASE_FOLDERS,
-  isAllowed,
-  listCodebases,
-  nameOfCodebase,
-  type CodebaseFolders,
-} from './folders'
+import { CODEBASE_FOLDERS, isAllowed, listCodebases, type CodebaseFolders } from './folders'
 import { unpack } from './unpack'
 
 type Scanner = import('@unimorph/codebase', { with: { 'resolution-mode': 'import' } }).ScanCache
@@ -41,8 +36,9 @@ export class CodebasesService {
     @Inject(CODEBASE_FOLDERS) private readonly folders: CodebaseFolders,
   ) {}
 
-  list(): readonly Choice[] {
-    return listCodebases(this.folders).map((folder) => ({ folder, name: nameOfCodebase(folder) }))
+  async list(): Promise<readonly Choice[]> {
+    const { nameOfFolder } = await import('@unimorph/codebase')
+    return listCodebases(this.folders).map((folder) => ({ folder, name: nameOfFolder(folder) }))
   }
 
   async choose(projectId: string, folder: string): Promise<ProjectCodebase> {
@@ -89,7 +85,7 @@ export class CodebasesService {
     this.caches.set(folder, cache)
     const codebase = await scanCodebase(folder, cache)
     const read = this.readGlossary(folder)
-    const libraries = packagesIn(read.glossary).map((name) => scanPackage(folder, name))
+    const libraries = packagesOf(read.glossary).map((name) => scanPackage(folder, name))
     return {
       folder,
       codebase: {
@@ -133,19 +129,4 @@ export class CodebasesService {
   private async needProject(id: string): Promise<void> {
     if (!(await this.repository.hasProject(id))) throw notFound('project')
   }
-}
-
-/** The packages whose components a glossary speaks of. */
-const packagesIn = ({ components }: Glossary): readonly string[] => {
-  const names = components.flatMap(({ code }) => {
-    const from = code.split('#')[0]!
-    if (/\.[a-z]+$/.test(from)) return []
-    return [
-      from
-        .split('/')
-        .slice(0, from.startsWith('@') ? 2 : 1)
-        .join('/'),
-    ]
-  })
-  return [...new Set(names)].sort()
 }

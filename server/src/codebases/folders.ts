@@ -1,5 +1,5 @@
-import { existsSync, readdirSync, readFileSync, realpathSync } from 'node:fs'
-import { basename, join, resolve, sep } from 'node:path'
+import { existsSync, readdirSync, realpathSync } from 'node:fs'
+import { join, resolve, sep } from 'node:path'
 
 /** Where codebases may be read, and where those that are sent are kept. */
 export type CodebaseFolders = {
@@ -14,22 +14,6 @@ export const CODEBASE_FOLDERS = Symbol('codebase folders')
 const MARKS = ['package.json', 'pubspec.yaml', 'unimorph.glossary.json']
 
 const isCodebase = (folder: string): boolean => MARKS.some((name) => existsSync(join(folder, name)))
-
-/** What a codebase calls itself; its folder where it does not say. */
-export const nameOfCodebase = (folder: string): string => {
-  const pubspec = join(folder, 'pubspec.yaml')
-  try {
-    if (existsSync(pubspec)) {
-      return /^name:\s*(\w+)/m.exec(readFileSync(pubspec, 'utf8'))?.[1] ?? basename(folder)
-    }
-    const { name } = JSON.parse(readFileSync(join(folder, 'package.json'), 'utf8')) as {
-      name?: unknown
-    }
-    return typeof name === 'string' && name !== '' ? name : basename(folder)
-  } catch {
-    return basename(folder)
-  }
-}
 
 /** The codebases one may choose from: the folders that are allowed, or what is in them. */
 export const listCodebases = ({ allowed }: CodebaseFolders): readonly string[] =>

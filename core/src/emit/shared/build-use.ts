@@ -104,8 +104,6 @@ const give = (
             value.submits,
           ),
         )
-        break
-      case 'hole':
     }
   }
   return { attributes, children }

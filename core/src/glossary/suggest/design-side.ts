@@ -1,7 +1,8 @@
 import type { ComponentSet, Design } from '../../design/design.js'
 import { isIdleName } from '../../design/idle-name.js'
+import { mostCommon } from '../../math/statistics.js'
 import type { UiProject } from '../../ui/index.js'
-import { rootsOf, type UiNode } from '../../ui/nodes.js'
+import { insideOf, rootsOf, type UiNode } from '../../ui/nodes.js'
 import type { Entry, Source } from '../glossary.js'
 import { namesIn, roleOf } from '../subjects.js'
 import { wordsIn } from '../values.js'
@@ -60,14 +61,11 @@ const propertiesOf = ({ properties }: ComponentSet): readonly DesignProperty[] =
     }
   })
 
-const inside = (node: UiNode): readonly UiNode[] =>
-  'children' in node ? node.children.flatMap((child) => [child, ...inside(child)]) : []
-
 /** What differs among things that repeat, by the names of the layers in them. */
 const propertiesIn = (instances: readonly UiNode[]): readonly DesignProperty[] => {
   const found = new Map<string, DesignProperty>()
   for (const instance of instances) {
-    for (const node of inside(instance)) {
+    for (const node of insideOf(instance)) {
       // Where a layer is called what it says, all its words are what differs.
       const isNameless = node.type === 'text' && node.name === wordsIn(node)
       const name = isNameless ? 'label' : node.name
@@ -94,17 +92,15 @@ const isOfControl = (
 ): boolean =>
   instances.length > 0 &&
   instances.every((instance) => {
-    const control = [instance, ...inside(instance)].find(({ type }) => type === 'control')
+    const control = [instance, ...insideOf(instance)].find(({ type }) => type === 'control')
     if (control?.type !== 'control') return false
     const value = valuesOf(instance)?.[name]
     return value !== undefined && (value === control.hint || value === control.value)
   })
 
 const commonest = (values: readonly (string | undefined)[]): string | undefined => {
-  const counts = new Map<string, number>()
-  for (const value of values)
-    if (value !== undefined) counts.set(value, (counts.get(value) ?? 0) + 1)
-  return [...counts].sort((a, b) => b[1] - a[1])[0]?.[0]
+  const said = values.filter((value) => value !== undefined)
+  return said.length > 0 ? mostCommon(said) : undefined
 }
 
 const leads = (node: UiNode): boolean => 'link' in node && node.link !== undefined
@@ -115,7 +111,7 @@ const describe = (
   properties: readonly DesignProperty[],
   instances: readonly UiNode[],
 ): DesignThing => {
-  const all = instances.flatMap((one) => [one, ...inside(one)])
+  const all = instances.flatMap((one) => [one, ...insideOf(one)])
   return {
     design,
     name,
