@@ -124,7 +124,12 @@ const BUILDS = [
       ['run', 'build', '--workspace', 'web', '--silent', '--', '--logLevel', 'warn'],
     ],
   },
-  { name: 'bench', needs: ['core', 'bench'], result: 'bench/dist/speed.js', command: tsc('bench') },
+  {
+    name: 'bench',
+    needs: ['core', 'codebase', 'bench'],
+    result: 'bench/dist/speed.js',
+    command: tsc('bench'),
+  },
 ]
 
 /** Builds what has changed since it was last built. */
