@@ -1,11 +1,11 @@
-// npm start [-- --port N --data DIR --no-demo]: installs, builds what changed, starts the server.
+// npm start [-- --port N --data DIR --codebase DIR --no-demo]: installs, builds what changed, starts the server.
 import { spawn } from 'node:child_process'
 import { join } from 'node:path'
 import { build, checkNode, install, ROOT } from './steps.mjs'
 
 checkNode()
 install()
-build(['core', 'flutter-stand-in', 'fonts', 'server', 'web'])
+build(['core', 'flutter-stand-in', 'fonts', 'codebase', 'server', 'web'])
 
 const server = spawn(
   process.execPath,

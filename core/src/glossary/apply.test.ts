@@ -272,3 +272,43 @@ test('hostile words stay words', () => {
   expect(code).toContain('className="&lt;/Action>{alert(1)}&quot;')
   expect(code).toContain('&lt;/Action&gt;&#123;alert(1)&#125;')
 })
+
+test('any text field may be one of the codebase, which writes its label itself', () => {
+  const field = (key: string, y: number, label: string): Json[] => [
+    words(`${key}-label`, label, 40, y, 14),
+    {
+      ...frame(key, [words(`${key}-words`, 'Gannet Spit', 12, 10, 14)], {
+        ...at(40, y + 24, 240, 40),
+        ...solid('#ffffff'),
+        strokes: [{ paint: { kind: 'solid', color: '#778899' }, width: 1, align: 'inside' }],
+        name: label,
+      }),
+    },
+  ]
+  const entryField = component('Entry', [
+    prop('caption', STRING, { isRequired: true }),
+    prop('name', STRING, { isRequired: true }),
+    prop('placeholder', STRING),
+  ])
+  const { code, notes } = write(
+    [page(...field('where', 120, 'Stretch'))],
+    [
+      {
+        design: { role: 'textbox' },
+        code: entryField.id,
+        props: {
+          caption: { field: 'label' },
+          name: { field: 'name' },
+          placeholder: { field: 'hint' },
+        },
+      },
+    ],
+    codebase([entryField]),
+    {},
+    { roles: { where: { role: 'textbox' } } },
+  )
+  expect(notes).not.toContain('glossary/hole')
+  expect(code).toMatch(/<Entry\s+caption="Stretch"\s+name="[\w-]+"\s+placeholder="Gannet Spit"/)
+  expect(code).not.toContain('<label')
+  expect(code).not.toContain('<input')
+})

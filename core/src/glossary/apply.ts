@@ -17,14 +17,13 @@ import {
   mapChildren,
   rootsOf,
   type UiAct,
-  type UiField,
   type UiNode,
   type UiPage,
   type UiUse,
 } from '../ui/nodes.js'
 import type { Entry, Glossary } from './glossary.js'
 import { isAbout, namesIn } from './subjects.js'
-import { evaluate, type Subject, type Value } from './values.js'
+import { evaluate, wordsIn, type Subject, type Value } from './values.js'
 
 type Given = { readonly prop: CodeProp; readonly value: Exclude<Value, { kind: 'hole' }> }
 
@@ -135,15 +134,25 @@ const toUse = (node: UiNode, component: CodeComponent, given: readonly Given[]):
   return 'children' in placed ? ({ ...placed, children } as UiNode) : placed
 }
 
-const fieldsOf = (pages: readonly UiPage[]): ReadonlyMap<string, UiField> => {
-  const fields = new Map<string, UiField>()
+/** A tree without those of its nodes that are not to be left. */
+const withoutNodes = (node: UiNode, isLeft: (node: UiNode) => boolean): UiNode => {
+  if (!('children' in node)) return node
+  const children = node.children.filter(isLeft).map((child) => withoutNodes(child, isLeft))
+  return { ...node, children } as UiNode
+}
+
+/** The words that name each control, by its id: of what stands beside it, else of its form. */
+const labelsIn = (pages: readonly UiPage[]): ReadonlyMap<string, string> => {
+  const labels = new Map<string, string>()
   const look = (node: UiNode): void => {
-    if (node.type === 'box')
-      for (const field of node.form?.fields ?? []) fields.set(field.id, field)
+    for (const { id, label } of (node.type === 'box' && node.form?.fields) || []) {
+      if (!labels.has(id)) labels.set(id, label)
+    }
+    if ('labelFor' in node && node.labelFor !== undefined) labels.set(node.labelFor, wordsIn(node))
     if ('children' in node) node.children.forEach(look)
   }
   for (const root of pages.flatMap(rootsOf)) look(root)
-  return fields
+  return labels
 }
 
 type Usable = { readonly entry: Entry; readonly component: CodeComponent }
@@ -228,22 +237,24 @@ export const applyGlossary = (
   const entries = usable(glossary, codebase, framework, hear)
   const namesOf = namesIn(project)
   const all = project.notFound ? [...project.pages, project.notFound] : project.pages
-  const fields = fieldsOf(all)
-  const fieldOf = (id: string): UiField | undefined => fields.get(id)
+  const labels = labelsIn(all)
+  const labelOf = (control: string): string | undefined => labels.get(control)
   const swapOf = (layer: string): string | undefined => project.swaps.get(layer)
   let isUsed = false
+  /** Controls whose label their component writes itself. */
+  const labelled = new Set<string>()
   const visit = (node: UiNode): UiNode => {
     const names = namesOf(node)
     const found = entries.find(({ entry }) => isAbout(entry, names))
     if (!found) return mapChildren(node, visit)
     isUsed = true
     const { entry, component } = found
-    const given = giveOne(
-      entry,
-      component,
-      { node, instance: names.instance, fieldOf, swapOf },
-      hear,
+    const subject: Subject = { node, instance: names.instance, labelOf, swapOf }
+    const given = giveOne(entry, component, subject, hear)
+    const tellsLabel = Object.values(entry.props).some(
+      (source) => 'field' in source && source.field === 'label',
     )
+    if (node.type === 'control' && tellsLabel) labelled.add(node.id)
     return mapChildren(toUse(node, component, given), visit)
   }
   const translate = (page: UiPage): UiPage => ({
@@ -253,8 +264,15 @@ export const applyGlossary = (
       ? { panels: page.panels.map((panel) => ({ ...panel, root: visit(panel.root) })) }
       : {}),
   })
-  const pages = project.pages.map(translate)
-  const notFound = project.notFound && translate(project.notFound)
+  const finish = (page: UiPage): UiPage => {
+    const translated = translate(page)
+    if (labelled.size === 0) return translated
+    const isLeft = (node: UiNode): boolean =>
+      !('labelFor' in node && node.labelFor !== undefined && labelled.has(node.labelFor))
+    return { ...translated, root: withoutNodes(translated.root, isLeft) }
+  }
+  const pages = project.pages.map(finish)
+  const notFound = project.notFound && finish(project.notFound)
   const noted = [...project.notes, ...heard.values()]
   if (!isUsed) return { ...project, notes: noted }
   const { layers, assets } = collect(notFound ? [...pages, notFound] : pages)

@@ -4,7 +4,7 @@ import type { UiProject } from '../ui/index.js'
 import { rootsOf, type UiNode } from '../ui/nodes.js'
 import { subjectOf, type Glossary } from './glossary.js'
 import { isAbout, namesIn } from './subjects.js'
-import { listThings, type DesignThing } from './suggest/design-side.js'
+import { listRoles, listThings, type DesignThing } from './suggest/design-side.js'
 
 /** A thing of the design, and what of the glossary is about it. */
 export type Covered = DesignThing & {
@@ -36,7 +36,7 @@ export const coverDesign = (
     if ('children' in node) node.children.forEach(look)
   }
   project.pages.flatMap(rootsOf).forEach(look)
-  return listThings(project, design).map((thing) => ({
+  return [...listThings(project, design), ...listRoles(project)].map((thing) => ({
     ...thing,
     entries: glossary.components.flatMap((entry, at) =>
       subjectOf(entry) === subjectOf(thing) ? [at] : [],

@@ -5,7 +5,6 @@ import {
   isTick,
   type UiAct,
   type UiControl,
-  type UiField,
   type UiGiven,
   type UiLink,
   type UiNode,
@@ -20,8 +19,8 @@ export type Subject = {
   readonly instance: UiInstance | undefined
   /** The property that says which component a layer inside shows. */
   swapOf(layer: string): string | undefined
-  /** What a form knows of a field, by the id of its control. */
-  fieldOf(control: string): UiField | undefined
+  /** The words that name a control, by its id. */
+  labelOf(control: string): string | undefined
 }
 
 /** A value before it is known where the nodes in it go. */
@@ -60,17 +59,9 @@ export const wordsIn = (node: UiNode): string => {
 const controlIn = (node: UiNode): UiControl | undefined =>
   findIn(node, (one): one is UiControl => one.type === 'control')
 
-const labelIn = (node: UiNode, id: string): string | undefined => {
-  const label = [node, ...insideOf(node)].find(
-    (one) => (one.type === 'text' || one.type === 'box') && one.labelFor === id,
-  )
-  return label && wordsIn(label)
-}
-
-const factOf = (fact: FieldFact, { node, fieldOf }: Subject): Literal | undefined => {
+const factOf = (fact: FieldFact, { node, labelOf }: Subject): Literal | undefined => {
   const control = controlIn(node)
   if (!control) return undefined
-  const field = fieldOf(control.id)
   switch (fact) {
     case 'disabled':
       return control.isDisabled === true
@@ -79,7 +70,7 @@ const factOf = (fact: FieldFact, { node, fieldOf }: Subject): Literal | undefine
     case 'invalid':
       return control.isInvalid === true
     case 'label':
-      return labelIn(node, control.id) ?? control.label ?? field?.label
+      return labelOf(control.id) ?? control.label
     case 'name':
       return control.group ?? control.id
     case 'required':

@@ -176,6 +176,7 @@ const listOptions = (
   { plan, styling }: UnitOptions,
 ): ListOptions => {
   const names = layerNames([unit.root])
+  const theirs = new Set(plan.foreign.values())
   const types = new UniqueNames('', [
     ...plan.screens.map(({ name }) => name),
     ...[...plan.parts.values()].map(({ name }) => name),
@@ -190,7 +191,7 @@ const listOptions = (
     likenessOf: (classes) => styling.likenessOf(classes),
     nameOf: (layer) => names.get(layer),
     takeName: (wanted) => own.takeName(wanted),
-    takeType: (wanted) => types.take(wanted),
+    takeType: (wanted) => types.take(theirs.has(wanted) ? `${wanted}Item` : wanted),
   }
 }
 

@@ -126,6 +126,36 @@ const describe = (
   }
 }
 
+/** Roles of which a codebase may have a component, whatever they stand in. */
+const ROLES = [
+  'button',
+  'link',
+  'textbox',
+  'combobox',
+  'checkbox',
+  'radio',
+  'switch',
+  'slider',
+] as const
+
+/** What screens show that is no component and repeats nowhere, by what it is. */
+export const listRoles = (project: UiProject): readonly DesignThing[] => {
+  const namesOf = namesIn(project)
+  const found = new Map<string, UiNode[]>()
+  const look = (node: UiNode): void => {
+    const { instance, part, role } = namesOf(node)
+    // What is in a component is the component's affair.
+    if (instance || part !== undefined) return
+    if (role !== undefined) found.set(role, [...(found.get(role) ?? []), node])
+    if ('children' in node) node.children.forEach(look)
+  }
+  project.pages.flatMap(rootsOf).forEach(look)
+  return ROLES.flatMap((role) => {
+    const nodes = found.get(role)
+    return nodes ? [describe({ role }, `any ${role}`, [], nodes)] : []
+  })
+}
+
 /** The things of a project a codebase may have components for, in the order in which the design has them. */
 export const listThings = (project: UiProject, design: Design): readonly DesignThing[] => {
   const namesOf = namesIn(project)

@@ -294,7 +294,12 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
         report(error)
       }
     },
-    pack: () => engine.call('pack', get().converted?.files ?? []),
+    pack() {
+      const { codebase, converted } = get()
+      const files = converted?.files ?? []
+      // A codebase has its own way of being built: what is taken away is unpacked into it.
+      return engine.call('pack', codebase ? files.filter(({ role }) => role !== 'scaffold') : files)
+    },
     export: (kind) => engine.call('export', kind),
     layerFile: (...args) => engine.call('layerFile', ...args),
     listTokens: () => engine.call('listTokens'),
