@@ -308,7 +308,7 @@ test('any text field may be one of the codebase, which writes its label itself',
     { roles: { where: { role: 'textbox' } } },
   )
   expect(notes).not.toContain('glossary/hole')
-  expect(code).toMatch(/<Entry\s+caption="Stretch"\s+name="[\w-]+"\s+placeholder="Gannet Spit"/)
+  expect(code).toContain('<Entry caption="Stretch" name="stretch" />')
   expect(code).not.toContain('<label')
   expect(code).not.toContain('<input')
 })
