@@ -11,7 +11,7 @@ import { useWidths } from '../model/widths-store'
 import { WidthTab, useWidthReport } from './WidthTab'
 
 const TAB =
-  'h-8 px-0.5 text-xs text-soft border-b-2 border-transparent hover:text-ink data-selected:border-ink data-selected:font-semibold data-selected:text-ink'
+  'h-8 px-[3px] text-xs text-soft border-b-2 border-transparent hover:text-ink data-selected:border-ink data-selected:font-semibold data-selected:text-ink'
 
 /** The design as layers, by what is wrong with them, and as tokens, and what can be read off the selected layer. */
 export const OutlineLane = () => {

@@ -17,8 +17,8 @@ type Lanes = {
 export const useLanes = create<Lanes>()(
   persist(
     (set) => ({
-      outline: 320,
-      source: 400,
+      outline: 330,
+      source: 392,
       outlineFolded: false,
       stageFolded: false,
       sourceFolded: false,
