@@ -45,6 +45,8 @@ const NEVER: ReadonlySet<string> = new Set([
   'storybook-static',
 ])
 const IGNORE_FILES = ['.gitignore', '.ignore']
+/** Signs that would end the text in which an import names a file. */
+const ODD = /["'`\\\n\r]/
 /** Larger files were made by a program. */
 const LARGEST_BYTES = 1_000_000
 const MOST_FILES = 50_000
@@ -88,6 +90,10 @@ export const readSources = (
         continue
       }
       if (!entry.isFile() || !READ.has(extname(entry.name)) || isIgnored(path, rules)) continue
+      if (ODD.test(path)) {
+        skipped.push({ path, message: 'Its name has signs that no import can have.' })
+        continue
+      }
       if (files.length >= MOST_FILES) {
         throw new Error(`${root} has more than ${MOST_FILES} files; scan a smaller folder.`)
       }

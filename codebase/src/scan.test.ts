@@ -305,6 +305,16 @@ test('what is broken, ignored, too large or a link out of the folder does not st
   expect(found.notes[0]).toMatchObject({ line: 1 })
 })
 
+test('names that would end a text of code are left out', async () => {
+  const found = await scan({
+    'A.tsx': 'export const A = (p: { "x y\\"z": string; fine: string }) => <i>{p.fine}</i>',
+    'B";alert(1);".tsx': 'export const B = () => <i />',
+  })
+  expect(found.components.map(({ name }) => name)).toEqual(['A'])
+  expect(linesOf(found.components[0]!)).toEqual(['fine: string'])
+  expect(found.notes[0]!.message).toContain('no import can have')
+})
+
 describe('a second scan', () => {
   const FILES = {
     'src/tone.ts': "export type Tone = 'a'",

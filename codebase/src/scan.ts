@@ -79,6 +79,10 @@ type Around = {
   aliasFor(path: string): string | undefined
 }
 
+/** Whether a prop can be written as an attribute of a tag; what selects a slot stands in quotes. */
+const isWritable = ({ name, as }: CodeProp): boolean =>
+  as === 'slot' ? /^[^"<>{}\\]+$/.test(name) : /^[^\s"'`<>=\\{}]+$/.test(name)
+
 const finish = (found: FoundComponent, { fame, enums, aliasFor }: Around): CodeComponent => {
   const id = `${found.path}#${found.exported}`
   const own = fame.get(id) ?? fame.get(`${found.path}#${found.name}`)
@@ -89,9 +93,9 @@ const finish = (found: FoundComponent, { fame, enums, aliasFor }: Around): CodeC
     ...found,
     ...(alias === undefined ? {} : { specifier: alias }),
     exported: exported ?? found.exported,
-    props: found.props.map((prop) =>
-      found.framework === 'flutter' ? withEnums(prop, enums) : prop,
-    ),
+    props: found.props
+      .filter(isWritable)
+      .map((prop) => (found.framework === 'flutter' ? withEnums(prop, enums) : prop)),
     uses: own?.times ?? 0,
   }
 }

@@ -103,7 +103,7 @@ export const readElements = (path: string, module: ts.SourceFile): readonly Foun
       /^(window\.|globalThis\.)?customElements\.define$/.test(node.expression.getText())
     ) {
       const [tag, made] = node.arguments
-      if (tag && ts.isStringLiteralLike(tag) && made) {
+      if (tag && ts.isStringLiteralLike(tag) && /^[a-z][\w.]*-[\w.-]*$/.test(tag.text) && made) {
         const known = ts.isClassExpression(made) ? made : classes.get(made.getText())
         if (known) defined.push({ tag: tag.text, node: known, name: known.name?.text })
       }

@@ -312,3 +312,19 @@ test('any text field may be one of the codebase, which writes its label itself',
   expect(code).not.toContain('<label')
   expect(code).not.toContain('<input')
 })
+
+test('an address is not given to what hears of being pressed, nor something shown to what takes words', () => {
+  const screens = [page(instance('a', 120, 'Calm', 'Log it'))]
+  const { code } = write(
+    screens,
+    [
+      entry({
+        onPress: { link: true },
+        className: { content: '' },
+        children: { property: 'Label' },
+      }),
+    ],
+    withComponent(ACTION),
+  )
+  expect(code).toMatch(/<Action>\s*Log it\s*<\/Action>/)
+})

@@ -71,7 +71,7 @@ const giveOne = (
       evaluate(source, subject) ?? (goes ? evaluate({ link: true }, subject) : undefined)
     if (value === undefined) return []
     if (value.kind === 'hole') return hole(prop, value.wanted)
-    if (value.kind !== 'literal') return [{ prop, value }]
+    if (value.kind !== 'literal') return isTaken(prop, value, component) ? [{ prop, value }] : []
     if (!accepts(prop.type, value.value)) {
       hear(notes.glossaryRefused(layer, component.name, name, value.value, prop.type.text))
       return []
@@ -88,6 +88,24 @@ const giveOne = (
       isRequired && !isInherited && !names.has(name) && as !== 'slot',
   )
   return [...given, ...missing.flatMap((prop) => hole(prop, prop.about ?? prop.name))]
+}
+
+/** Whether a prop takes what is no literal: something shown, an address, something that is done. */
+const isTaken = (
+  { type }: CodeProp,
+  { kind }: Given['value'],
+  { framework }: CodeComponent,
+): boolean => {
+  switch (kind) {
+    case 'content':
+      return type.kind === 'node'
+    case 'press':
+      return type.kind === 'handler'
+    case 'link':
+      return type.kind === 'handler' ? framework === 'flutter' : type.kind !== 'boolean'
+    default:
+      return true
+  }
 }
 
 /** Whether what pressing does can be told to a component: some of it is said to an element. */
