@@ -91,6 +91,8 @@ const COMPILE: Readonly<Record<string, (codebase: string) => string>> = {
     run(process.execPath, [tool('typescript/bin/tsc'), '--noEmit'], codebase).output,
   vue: (codebase) =>
     run(process.execPath, [tool('vue-tsc/bin/vue-tsc.js'), '--noEmit'], codebase).output,
+  // A scan tells of Dart that its grammar does not know.
+  flutter: (codebase) => unimorph('scan', codebase).stderr,
   angular(codebase) {
     const out = join(folder, 'out')
     const args = ['--codebase', codebase, '--out', out, '--target', 'angular', '--styling', 'css']
