@@ -6,6 +6,7 @@ test('has defaults that keep to this machine', () => {
     host: '127.0.0.1',
     data: '/data',
     demo: true,
+    codebases: [],
   })
 })
 
@@ -23,3 +24,8 @@ test.each([['--port', 'abc'], ['--port', '70000'], ['--port', '1.5'], ['--prot',
     expect(() => readOptions(args, '/data')).toThrow(OptionsError)
   },
 )
+
+test('several folders of codebases may be allowed', () => {
+  const { codebases } = readOptions(['--codebase', '/a', '--codebase', '/b'], '/data')
+  expect(codebases).toEqual(['/a', '/b'])
+})
