@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page } from '@playwright/test'
+import { PNG } from 'pngjs'
 import { Desk, dropFiles, SVG, takeIn, test } from './desk.js'
 
 const LOOSE = SVG(
@@ -8,6 +9,13 @@ const LOOSE = SVG(
     '<text x="24" y="64" font-family="Inter" font-size="16" fill="#112233">Seen at ten</text>' +
     '<rect id="rest" x="400" y="900" width="20" height="20" fill="#9c3f28"/>',
 )
+
+/** The greatest difference of two pictures in any colour of any pixel, of 255. */
+const differenceOf = (one: Buffer, other: Buffer): number => {
+  const [a, b] = [PNG.sync.read(one), PNG.sync.read(other)]
+  expect([a.width, a.height]).toEqual([b.width, b.height])
+  return a.data.reduce((most, value, at) => Math.max(most, Math.abs(value - b.data[at]!)), 0)
+}
 
 const openStructure = async (page: Page): Promise<Desk> => {
   const desk = await Desk.ready(page)
@@ -29,7 +37,8 @@ test('the messy kiosk is mended at once, looks the same, and goes back', async (
   await expect(grade).toContainText('at the start')
   await expect(page.getByRole('button', { name: 'Mend all safe' })).toBeDisabled()
   const after = await page.getByTestId('design').locator('img').screenshot()
-  expect(after.equals(before)).toBe(true)
+  // What comes to stand in a layer with a shadow is blended with it first: edges of curves may round otherwise.
+  expect(differenceOf(before, after)).toBeLessThanOrEqual(8)
   const { violations } = await new AxeBuilder({ page }).exclude('iframe').analyze()
   expect(violations.map((v) => v.id)).toEqual([])
 
