@@ -1,6 +1,6 @@
 import { existsSync, mkdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
 import { dirname, join, resolve } from 'node:path'
-import { createCache, readCache, scanCodebase, scanPackage, writeCache } from '@unimorph/codebase'
+import { createCache, readCache, scanCodebase, withPackages, writeCache } from '@unimorph/codebase'
 import {
   EMPTY_GLOSSARY,
   GLOSSARY_FILE,
@@ -10,6 +10,7 @@ import {
   type Glossary,
 } from '@unimorph/core'
 import { describeSystemError, Failure } from './failure.js'
+import { readJson } from './read-json.js'
 
 const isFolder = (path: string): boolean => {
   try {
@@ -49,27 +50,14 @@ export const scanFolder = async (
       // A folder that cannot be written is scanned anew the next time.
     }
   }
-  const libraries = packages.map((name) => scanPackage(root, name))
-  return {
-    ...codebase,
-    components: [...codebase.components, ...libraries.flatMap((one) => one.components)],
-    notes: [...codebase.notes, ...libraries.flatMap((one) => one.notes)],
-  }
+  return withPackages(codebase, root, packages, cache)
 }
 
 /** The glossary of a codebase; an empty one where it has none yet. */
 export const findGlossary = (folder: string): Glossary => {
   const path = join(folder, GLOSSARY_FILE)
   if (!existsSync(path)) return EMPTY_GLOSSARY
-  let document: unknown
-  try {
-    document = JSON.parse(readFileSync(path, 'utf8'))
-  } catch (error) {
-    if (error instanceof SyntaxError)
-      throw new Failure(`${path}: it is not valid JSON, ${error.message}.`)
-    throw new Failure(`${path}: cannot be read, ${describeSystemError(error)}.`)
-  }
-  const read = readGlossary(document, path)
+  const read = readGlossary(readJson(path), path)
   if (read.ok) return read.value
   throw new Failure(read.notes.map(({ message, help }) => `${message} ${help}`).join('\n'))
 }

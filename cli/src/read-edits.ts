@@ -1,18 +1,10 @@
-import { readFileSync } from 'node:fs'
 import { editSchema, type Edit } from '@unimorph/core'
-import { describeSystemError, Failure } from './failure.js'
+import { Failure } from './failure.js'
+import { readJson } from './read-json.js'
 
 /** The edits in a JSON file: a list, in the order they are made. */
 export const readEdits = (path: string): Edit[] => {
-  let content: unknown
-  try {
-    content = JSON.parse(readFileSync(path, 'utf8'))
-  } catch (error) {
-    if (error instanceof SyntaxError) {
-      throw new Failure(`--edits ${path}: it is not valid JSON, ${error.message}.`)
-    }
-    throw new Failure(`--edits ${path}: cannot be read, ${describeSystemError(error)}.`)
-  }
+  const content = readJson(path, `--edits ${path}`)
   if (!Array.isArray(content)) throw new Failure(`--edits ${path}: it must hold a list of edits.`)
   return content.map((item: unknown, i): Edit => {
     const parsed = editSchema.safeParse(item)

@@ -1,7 +1,8 @@
-import { existsSync, readFileSync } from 'node:fs'
+import { existsSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { readSettings, SETTINGS_FILE, type SettingsFile } from '@unimorph/core'
-import { describeSystemError, Failure } from './failure.js'
+import { Failure } from './failure.js'
+import { readJson } from './read-json.js'
 
 export type FoundSettings = {
   readonly path: string
@@ -13,15 +14,7 @@ export type FoundSettings = {
 export const findSettings = (named: string | undefined): FoundSettings | undefined => {
   if (named === undefined && !existsSync(SETTINGS_FILE)) return undefined
   const path = named ?? SETTINGS_FILE
-  let document: unknown
-  try {
-    document = JSON.parse(readFileSync(path, 'utf8'))
-  } catch (error) {
-    if (error instanceof SyntaxError)
-      throw new Failure(`${path}: it is not valid JSON, ${error.message}.`)
-    throw new Failure(`${path}: cannot be read, ${describeSystemError(error)}.`)
-  }
-  const result = readSettings(document, path)
+  const result = readSettings(readJson(path), path)
   if (!result.ok) {
     throw new Failure(result.notes.map(({ message, help }) => `${message} ${help}`).join('\n'))
   }

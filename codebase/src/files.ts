@@ -48,7 +48,7 @@ const IGNORE_FILES = ['.gitignore', '.ignore']
 /** Signs that would end the text in which an import names a file. */
 const ODD = /["'`\\\n\r]/
 /** Larger files were made by a program. */
-const LARGEST_BYTES = 1_000_000
+export const LARGEST_BYTES = 1_000_000
 const MOST_FILES = 50_000
 
 const createRules = ignoring.default

@@ -1,5 +1,5 @@
 export { createCache, readCache, writeCache, type ScanCache } from './cache.js'
 export { nameOfFolder } from './name.js'
 export { scanCodebase } from './scan.js'
-export { scanPackage, type ScannedPackage } from './packages/scan-package.js'
+export { withPackages } from './packages/with-packages.js'
 export { findReachable, openSources, type Sources } from './sources.js'

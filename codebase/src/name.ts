@@ -24,3 +24,15 @@ export const nameOfFolder = (folder: string): string => {
   }
   return readName(read) ?? basename(resolve(folder))
 }
+
+/** `src/ui/date-field.tsx` and `src/ui/date-field/index.vue` → `DateField`. */
+export const nameOfFile = (path: string): string => {
+  const parts = path.split('/')
+  const file = parts.at(-1)!.replace(/\.([cm]?[jt]sx?|vue)$/, '')
+  const word = file === 'index' ? (parts.at(-2) ?? file) : file
+  return word.replace(/(^|[-_.])(\w)/g, (_all, _sign, letter: string) => letter.toUpperCase())
+}
+
+/** `date-field` → `DateField`. */
+export const nameOfTag = (tag: string): string =>
+  tag.replace(/(^|-)(\w)/g, (_all, _sign, letter: string) => letter.toUpperCase())

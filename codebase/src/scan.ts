@@ -126,13 +126,10 @@ export const scanCodebase = async (
   for (const path of cache.files.keys()) if (!present.has(path)) cache.files.delete(path)
 
   const all = files.map(({ path }) => cache.files.get(path)!.findings)
-  const fame = countUses(all.flatMap(({ uses }) => uses))
-  const conventions = findConventions(
-    files,
-    all.flatMap(({ uses }) => uses),
-  )
+  const uses = all.flatMap((one) => one.uses)
+  const conventions = findConventions(files, uses)
   const around: Around = {
-    fame,
+    fame: countUses(uses),
     enums: Object.assign({}, ...all.map((one) => one.enums)) as Around['enums'],
     aliasFor: specifierOf(root, conventions),
   }

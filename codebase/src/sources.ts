@@ -1,5 +1,6 @@
 import { readFileSync, realpathSync, statSync } from 'node:fs'
 import { join, posix, relative, resolve, sep } from 'node:path'
+import { LARGEST_BYTES } from './files.js'
 import { readAliases } from './typescript/options.js'
 
 const ENDS = [
@@ -14,7 +15,6 @@ const ENDS = [
   '/index.tsx',
   '/index.js',
 ]
-const LARGEST_BYTES = 1_000_000
 
 /** The files of a codebase, as code in it names them. */
 export type Sources = {

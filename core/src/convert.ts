@@ -137,10 +137,9 @@ export const convert = (
   if (!project.ok) return project
   const { value, notes } = project
   const translated = glossary && applyGlossary(value, glossary.entries, glossary.codebase, target)
-  const heard = translated ? translated.notes.slice(value.notes.length) : []
   return {
     ok: true,
-    value: TARGETS[target].emit(translated ?? value, { marks, styling }),
-    notes: [...notes, ...heard],
+    value: TARGETS[target].emit(translated?.project ?? value, { marks, styling }),
+    notes: [...notes, ...(translated?.notes ?? [])],
   }
 }

@@ -1,11 +1,12 @@
 import type { CodeProp, CodeType } from '@unimorph/core'
 import ts from 'typescript'
 import type { FoundComponent } from '../found.js'
+import { eventNamed, slotNamed } from '../props.js'
 import type { Checked } from '../typescript/program.js'
 import { commentOf, literalIn, toCodeType } from '../typescript/to-code-type.js'
 
 /** The argument of a decorator of this name. */
-export const decoratorOf = (
+const decoratorOf = (
   node: ts.HasDecorators,
   name: string,
 ): { readonly argument: ts.Expression | undefined } | undefined => {
@@ -17,23 +18,13 @@ export const decoratorOf = (
 }
 
 /** The value of a field of an object in code. */
-export const fieldOf = (
-  object: ts.Expression | undefined,
-  name: string,
-): ts.Expression | undefined => {
+const fieldOf = (object: ts.Expression | undefined, name: string): ts.Expression | undefined => {
   if (!object || !ts.isObjectLiteralExpression(object)) return undefined
   for (const one of object.properties) {
     if (ts.isPropertyAssignment(one) && one.name.getText() === name) return one.initializer
   }
   return undefined
 }
-
-const event = (name: string, text: string): CodeProp => ({
-  name,
-  type: { kind: 'handler', text },
-  as: 'event',
-  isRequired: false,
-})
 
 /** A plain attribute gives a text; where a prop makes yes or no, or a number, of that, it is one. */
 const afterTransform = (type: CodeType, transform: string | undefined): CodeType => {
@@ -81,7 +72,7 @@ const propOf = (member: ts.ClassElement, checker: ts.TypeChecker): readonly Code
   if (signal) {
     const alias = textIn(fieldOf(signal.options, 'alias')) ?? name
     if (signal.kind === 'output')
-      return [{ ...event(alias, signal.said?.getText() ?? ''), ...common }]
+      return [{ ...eventNamed(alias, signal.said?.getText() ?? ''), ...common }]
     const transform = fieldOf(signal.options, 'transform')?.getText()
     const type = unwrapped(checker.getTypeAtLocation(member), checker)
     const standard = literalIn(signal.start)
@@ -115,7 +106,7 @@ const propOf = (member: ts.ClassElement, checker: ts.TypeChecker): readonly Code
     ]
   }
   const output = decoratorOf(member, 'Output')
-  if (output) return [{ ...event(textIn(output.argument) ?? name, ''), ...common }]
+  if (output) return [{ ...eventNamed(textIn(output.argument) ?? name, ''), ...common }]
   return []
 }
 
@@ -124,12 +115,9 @@ export const slotsIn = (template: string): readonly CodeProp[] => {
   const names = [...template.matchAll(/<ng-content\b([^>]*)>/g)].map(
     ([, attributes]) => /\bselect\s*=\s*"([^"]+)"/.exec(attributes!)?.[1] ?? 'default',
   )
-  return [...new Set(names)].map((name) => ({
-    name,
-    type: { kind: 'node', text: name === 'default' ? 'ng-content' : `ng-content ${name}` },
-    as: 'slot',
-    isRequired: false,
-  }))
+  return [...new Set(names)].map((name) =>
+    slotNamed(name, name === 'default' ? 'ng-content' : `ng-content ${name}`),
+  )
 }
 
 /** What a class is given, its own fields before those it inherits. */
@@ -152,7 +140,7 @@ const inherited = (name: string, type: CodeType, as: CodeProp['as']): CodeProp =
 })
 
 /** What the element a component stands on takes itself. */
-export const nativeProps = (selector: string): readonly CodeProp[] => [
+const nativeProps = (selector: string): readonly CodeProp[] => [
   ...(/^\s*button\b/.test(selector)
     ? [
         inherited(

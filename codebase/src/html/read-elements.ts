@@ -1,9 +1,8 @@
 import type { CodeProp, CodeType } from '@unimorph/core'
 import ts from 'typescript'
 import type { FoundComponent } from '../found.js'
-
-const toPascal = (tag: string): string =>
-  tag.replace(/(^|-)(\w)/g, (_all, _sign, letter: string) => letter.toUpperCase())
+import { nameOfTag } from '../name.js'
+import { eventNamed, slotNamed } from '../props.js'
 
 /** `'a' | 'b'`, `boolean`: types as comments and manifests say them. */
 export const typeFromWords = (said: string): CodeType => {
@@ -36,27 +35,10 @@ const saidBy = (comment: string): readonly CodeProp[] => {
     const common = words ? { about: words } : {}
     if (tag === 'slot') {
       const own = name === undefined || name === '-' ? 'default' : name
-      return [
-        {
-          name: own,
-          type: { kind: 'node', text: 'slot' },
-          as: 'slot',
-          isRequired: false,
-          ...common,
-        },
-      ]
+      return [{ ...slotNamed(own), ...common }]
     }
     if (name === undefined) return []
-    if (tag === 'fires' || tag === 'event')
-      return [
-        {
-          name,
-          type: { kind: 'handler', text: 'Event' },
-          as: 'event',
-          isRequired: false,
-          ...common,
-        },
-      ]
+    if (tag === 'fires' || tag === 'event') return [{ ...eventNamed(name, 'Event'), ...common }]
     const [, bare, standard] = /^\[?([\w:-]+)(?:=([^\]]*))?\]?$/.exec(name) ?? []
     return [
       {
@@ -84,12 +66,7 @@ const slotsIn = (node: ts.Node): readonly CodeProp[] => {
   const found = [...node.getText().matchAll(/<slot\b([^>]*)>/g)].map(
     ([, attributes]) => /name=\\?["']([\w-]+)/.exec(attributes!)?.[1] ?? 'default',
   )
-  return [...new Set(found)].map((name) => ({
-    name,
-    type: { kind: 'node', text: 'slot' },
-    as: 'slot',
-    isRequired: false,
-  }))
+  return [...new Set(found)].map((name) => slotNamed(name))
 }
 
 /** Custom elements that a module defines. */
@@ -125,7 +102,7 @@ export const readElements = (path: string, module: ts.SourceFile): readonly Foun
       ...slotsIn(node),
     ].filter((prop) => !known.has(`${prop.as} ${prop.name}`))
     return {
-      name: name ?? toPascal(tag),
+      name: name ?? nameOfTag(tag),
       framework: 'html',
       path,
       exported: tag,

@@ -1,5 +1,6 @@
 import type { CodeProp } from '@unimorph/core'
 import type { FoundComponent } from '../found.js'
+import { eventNamed, slotNamed } from '../props.js'
 import { typeFromWords } from './read-elements.js'
 
 type Described = {
@@ -54,24 +55,13 @@ export const readManifest = (path: string, text: string): readonly FoundComponen
               ],
         ),
         ...(one.slots ?? []).map((slot): CodeProp => ({
-          name: slot.name || 'default',
-          type: { kind: 'node', text: 'slot' },
-          as: 'slot',
-          isRequired: false,
+          ...slotNamed(slot.name || 'default'),
           ...aboutOf(slot),
         })),
         ...(one.events ?? []).flatMap((event): CodeProp[] =>
           event.name === undefined
             ? []
-            : [
-                {
-                  name: event.name,
-                  type: { kind: 'handler', text: event.type?.text ?? 'Event' },
-                  as: 'event',
-                  isRequired: false,
-                  ...aboutOf(event),
-                },
-              ],
+            : [{ ...eventNamed(event.name, event.type?.text ?? 'Event'), ...aboutOf(event) }],
         ),
       ]
       return [

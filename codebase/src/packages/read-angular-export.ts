@@ -2,6 +2,8 @@ import type { CodeProp } from '@unimorph/core'
 import ts from 'typescript'
 import { withNative } from '../angular/read-angular.js'
 import type { FoundComponent } from '../found.js'
+import { eventNamed, slotNamed } from '../props.js'
+import { withoutAlias } from '../typescript/without-alias.js'
 import { commentOf, toCodeType } from '../typescript/to-code-type.js'
 
 /** `ɵcmp: i0.ɵɵComponentDeclaration<Class, "selector", never, { inputs }, { outputs }, never, ["*"]>` */
@@ -73,8 +75,7 @@ export const readAngularExport = (
   place: ts.SourceFile,
   checker: ts.TypeChecker,
 ): Omit<FoundComponent, 'path'> | undefined => {
-  const target =
-    (symbol.flags & ts.SymbolFlags.Alias) !== 0 ? checker.getAliasedSymbol(symbol) : symbol
+  const target = withoutAlias(symbol, checker)
   const node = target.declarations?.find(ts.isClassDeclaration)
   const declared = node && declarationOf(node)
   const [, selectorNode, , inputs, outputs, , content] = declared?.typeArguments ?? []
@@ -89,18 +90,10 @@ export const readAngularExport = (
     const about = member && commentOf(member, checker).about
     return { name: alias, type, as: 'prop', isRequired, ...(about === undefined ? {} : { about }) }
   })
-  const events = namesIn(outputs).map((name): CodeProp => ({
-    name,
-    type: { kind: 'handler', text: 'EventEmitter' },
-    as: 'event',
-    isRequired: false,
-  }))
-  const slots = slotsIn(content).map((name): CodeProp => ({
-    name: name === '*' ? 'default' : name,
-    type: { kind: 'node', text: 'ng-content' },
-    as: 'slot',
-    isRequired: false,
-  }))
+  const events = namesIn(outputs).map((name) => eventNamed(name, 'EventEmitter'))
+  const slots = slotsIn(content).map((name) =>
+    slotNamed(name === '*' ? 'default' : name, 'ng-content'),
+  )
   return {
     name: exported.replace(/(Component|Directive)$/, ''),
     framework: 'angular',

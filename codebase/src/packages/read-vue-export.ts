@@ -1,6 +1,7 @@
 import type { CodeProp } from '@unimorph/core'
 import ts from 'typescript'
 import type { FoundComponent } from '../found.js'
+import { slotNamed } from '../props.js'
 import { commentOf, toCodeType } from '../typescript/to-code-type.js'
 
 /** What Vue itself adds to the props of every component. */
@@ -40,12 +41,7 @@ const slotsOf = (
   checker: ts.TypeChecker,
 ): readonly CodeProp[] => {
   const slots = instance && memberOf(instance, '$slots', place, checker)
-  return (slots ? checker.getPropertiesOfType(slots) : []).map(({ name }) => ({
-    name,
-    type: { kind: 'node', text: 'slot' },
-    as: 'slot',
-    isRequired: false,
-  }))
+  return (slots ? checker.getPropertiesOfType(slots) : []).map(({ name }) => slotNamed(name))
 }
 
 /** A component of Vue that a package exports. */

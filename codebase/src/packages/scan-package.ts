@@ -5,6 +5,7 @@ import ts from 'typescript'
 import type { FoundComponent } from '../found.js'
 import { readReactComponent } from '../react/read-react.js'
 import { Modules } from '../typescript/program.js'
+import { withoutAlias } from '../typescript/without-alias.js'
 import { readAngularExport } from './read-angular-export.js'
 import { readVueExport } from './read-vue-export.js'
 
@@ -31,7 +32,7 @@ const READERS: readonly (readonly [string, ReadExport])[] = [
 ]
 
 /** The folder of an installed package, as files in `root` see it. */
-const findPackage = (root: string, name: string): string | undefined => {
+export const findPackage = (root: string, name: string): string | undefined => {
   for (let folder = resolve(root); ; folder = dirname(folder)) {
     const found = join(folder, 'node_modules', name)
     if (existsSync(join(found, 'package.json'))) return found
@@ -89,8 +90,7 @@ export const scanPackage = (root: string, name: string): ScannedPackage => {
     const symbol = module && checker.getSymbolAtLocation(module)
     if (!module || !symbol) return
     for (const one of checker.getExportsOfModule(symbol)) {
-      const isAlias = (one.flags & ts.SymbolFlags.Alias) !== 0
-      const target = isAlias ? checker.getAliasedSymbol(one) : one
+      const target = withoutAlias(one, checker)
       // What several parts of a package pass on is of the first of them.
       if (seen.has(target)) continue
       seen.add(target)

@@ -4,7 +4,7 @@ import { syntaxNotes } from '../typescript/syntax-notes.js'
 import { readReact } from './read-react.js'
 
 /** Tests and examples show components, and are none. */
-export const isAside = (path: string): boolean =>
+const isAside = (path: string): boolean =>
   /\.(test|spec|stories|story)\.[cm]?[jt]sx?$|(^|\/)(__tests__|__mocks__|tests?|e2e)\//.test(path)
 
 /** Function components, `memo`, `forwardRef` and classes, in TypeScript and in JavaScript. */

@@ -1,6 +1,7 @@
 import type { CodeProp, CodeType, Literal } from '@unimorph/core'
 import ts from 'typescript'
 import { literalIn } from '../typescript/to-code-type.js'
+import { staticTables } from './static-tables.js'
 
 /** What the checks of the package prop-types accept, as types. */
 const typeOf = (node: ts.Expression): { readonly type: CodeType; readonly isRequired: boolean } => {
@@ -46,25 +47,6 @@ const typeOf = (node: ts.Expression): { readonly type: CodeType; readonly isRequ
 const nameOf = (node: ts.Expression): string =>
   ts.isPropertyAccessExpression(node) ? node.name.text : ts.isIdentifier(node) ? node.text : ''
 
-const tableOf = (symbol: ts.Symbol, name: string): ts.ObjectLiteralExpression | undefined => {
-  const [declaration] = symbol.declarations ?? []
-  if (!declaration) return undefined
-  if (ts.isClassDeclaration(declaration)) {
-    for (const member of declaration.members) {
-      if (!ts.isPropertyDeclaration(member) || member.name.getText() !== 'propTypes') continue
-      if (member.initializer && ts.isObjectLiteralExpression(member.initializer))
-        return member.initializer
-    }
-  }
-  for (const statement of declaration.getSourceFile().statements) {
-    if (!ts.isExpressionStatement(statement) || !ts.isBinaryExpression(statement.expression))
-      continue
-    const { left, right } = statement.expression
-    if (left.getText() === `${name}.propTypes` && ts.isObjectLiteralExpression(right)) return right
-  }
-  return undefined
-}
-
 /** What a component without types is given, by its `propTypes`; `known`: what is known otherwise. */
 export const propTypesOf = (
   symbol: ts.Symbol,
@@ -72,7 +54,7 @@ export const propTypesOf = (
   standards: ReadonlyMap<string, Literal>,
   known: readonly CodeProp[],
 ): readonly CodeProp[] => {
-  const table = tableOf(symbol, name)
+  const [table] = staticTables(symbol, name, 'propTypes')
   if (!table) return known
   return table.properties.flatMap((property): CodeProp[] => {
     if (!ts.isPropertyAssignment(property)) return []

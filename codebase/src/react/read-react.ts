@@ -1,9 +1,12 @@
 import type { CodeProp, CodeType, Literal } from '@unimorph/core'
 import ts from 'typescript'
 import type { FoundComponent } from '../found.js'
+import { nameOfFile } from '../name.js'
 import type { Checked } from '../typescript/program.js'
 import { commentOf, literalIn, toCodeType } from '../typescript/to-code-type.js'
+import { withoutAlias } from '../typescript/without-alias.js'
 import { propTypesOf } from './prop-types.js'
+import { staticTables } from './static-tables.js'
 
 /** Of what every element takes, only this is of use to who writes screens. */
 const COMMON: ReadonlySet<string> = new Set([
@@ -207,31 +210,11 @@ const propsOf = (
 /** `defaultProps` of a component, as its file or its class sets them. */
 const defaultPropsIn = (symbol: ts.Symbol, name: string): ReadonlyMap<string, Literal> => {
   const found = new Map<string, Literal>()
-  const read = (value: ts.Expression): void => {
-    if (!ts.isObjectLiteralExpression(value)) return
-    for (const property of value.properties) {
-      if (!ts.isPropertyAssignment(property) || !ts.isIdentifier(property.name)) continue
-      const literal = literalIn(property.initializer)
-      if (literal !== undefined) found.set(property.name.text, literal)
-    }
-  }
-  const [declaration] = symbol.declarations ?? []
-  if (!declaration) return found
-  if (ts.isClassDeclaration(declaration)) {
-    for (const member of declaration.members) {
-      if (
-        ts.isPropertyDeclaration(member) &&
-        member.name.getText() === 'defaultProps' &&
-        member.initializer
-      )
-        read(member.initializer)
-    }
-  }
-  for (const statement of declaration.getSourceFile().statements) {
-    if (!ts.isExpressionStatement(statement) || !ts.isBinaryExpression(statement.expression))
-      continue
-    const { left, right } = statement.expression
-    if (left.getText() === `${name}.defaultProps`) read(right)
+  const tables = staticTables(symbol, name, 'defaultProps')
+  for (const property of tables.flatMap(({ properties }) => [...properties])) {
+    if (!ts.isPropertyAssignment(property) || !ts.isIdentifier(property.name)) continue
+    const literal = literalIn(property.initializer)
+    if (literal !== undefined) found.set(property.name.text, literal)
   }
   return found
 }
@@ -243,13 +226,13 @@ export const readReactComponent = (
   place: ts.SourceFile,
   checker: ts.TypeChecker,
 ): Omit<FoundComponent, 'path'> | undefined => {
-  const target =
-    (symbol.flags & ts.SymbolFlags.Alias) !== 0 ? checker.getAliasedSymbol(symbol) : symbol
+  const target = withoutAlias(symbol, checker)
   if ((target.flags & ts.SymbolFlags.Value) === 0) return undefined
   const shape = shapeOf(target, place, checker)
   if (!shape) return undefined
   const own = shape.name ?? target.name
-  const name = exported === 'default' ? (own === 'default' ? nameOfFile(place) : own) : exported
+  const name =
+    exported === 'default' ? (own === 'default' ? nameOfFile(place.fileName) : own) : exported
   if (!isComponentName(name)) return undefined
   const standards = new Map([...defaultPropsIn(target, own), ...standardsIn(shape.body)])
   const typed = shape.props ? propsOf(shape.props, place, standards, checker) : []
@@ -269,14 +252,6 @@ export const readReactComponent = (
   }
 }
 
-/** `src/ui/date-field.tsx` → `DateField`. */
-const nameOfFile = ({ fileName }: ts.SourceFile): string => {
-  const parts = fileName.split('/')
-  const file = parts.at(-1)!.replace(/\.[cm]?[jt]sx?$/, '')
-  const word = file === 'index' ? (parts.at(-2) ?? file) : file
-  return word.replace(/(^|[-_.])(\w)/g, (_all, _sign, letter: string) => letter.toUpperCase())
-}
-
 /** The components that a module declares and exports. */
 export const readReact = (
   path: string,
@@ -287,7 +262,7 @@ export const readReact = (
   if (!module || !symbol) return []
   const found: FoundComponent[] = []
   for (const one of checker.getExportsOfModule(symbol)) {
-    const target = (one.flags & ts.SymbolFlags.Alias) !== 0 ? checker.getAliasedSymbol(one) : one
+    const target = withoutAlias(one, checker)
     // What is passed on from another file is read there.
     if (target.declarations?.[0]?.getSourceFile() !== module) continue
     const component = readReactComponent(one.name, one, module, checker)

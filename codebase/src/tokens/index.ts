@@ -9,7 +9,7 @@ const typeOf = (value: string): CodeToken['type'] => {
 }
 
 /** Custom properties of style sheets, those of Tailwind's theme among them. */
-export const readCssTokens = (path: string, text: string): readonly CodeToken[] => {
+const readCssTokens = (path: string, text: string): readonly CodeToken[] => {
   const tokens: CodeToken[] = []
   const tree = parse(text, { parseCustomProperty: false, onParseError: () => undefined })
   walk(tree, {

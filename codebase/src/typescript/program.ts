@@ -6,7 +6,7 @@ import { scriptOf } from '../vue/script-of.js'
 import { OPTIONS, readOptions } from './options.js'
 
 /** A single-file component is read as a module of TypeScript that has its script. */
-export const VUE_MODULE = '.vue.ts'
+const VUE_MODULE = '.vue.ts'
 
 const CODE = /\.([cm]?[jt]s|[jt]sx|vue)$/
 const own = createRequire(import.meta.url)
@@ -26,7 +26,6 @@ export type Checked = {
   textBeside(path: string, name: string): string | undefined
   /** The files of the codebase that a module depends on, also through others. */
   needsOf(module: ts.SourceFile): readonly string[]
-  readonly options: ts.CompilerOptions
 }
 
 /** Modules of installed packages and of the language, by their paths: the same for all codebases while they do not change. */
@@ -72,7 +71,6 @@ export class Modules {
     }
     return {
       checker,
-      options,
       moduleOf: (path) => program.getSourceFile(toModule(resolve(root, path))),
       pathOf,
       textBeside: (path, name) => texts.get(resolve(root, posix.dirname(path), name))?.text,

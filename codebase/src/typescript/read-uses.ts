@@ -1,6 +1,7 @@
 import ts from 'typescript'
 import type { Use } from '../found.js'
 import type { Checked } from './program.js'
+import { withoutAlias } from './without-alias.js'
 
 const isComponentName = (name: string): boolean => /^[A-Z]/.test(name)
 
@@ -51,8 +52,7 @@ export const readUses = (
   function targetOf(local: ts.Identifier, specifier: string, exported: string): string | undefined {
     const symbol = checker.getSymbolAtLocation(local)
     if (!symbol) return undefined
-    const isAlias = (symbol.flags & ts.SymbolFlags.Alias) !== 0
-    const target = isAlias ? checker.getAliasedSymbol(symbol) : symbol
+    const target = withoutAlias(symbol, checker)
     const [declaration] = target.declarations ?? []
     const home = declaration && pathOf(declaration.getSourceFile())
     if (home !== undefined) return `${home}#${target.name}`

@@ -1,5 +1,6 @@
 import type { CodeType, Literal } from '@unimorph/core'
 import ts from 'typescript'
+import { withoutAlias } from './without-alias.js'
 
 const LONGEST_TEXT = 160
 
@@ -79,10 +80,7 @@ const saidIn = (
   }
   if (!ts.isTypeReferenceNode(node)) return []
   const symbol = checker.getSymbolAtLocation(node.typeName)
-  const target =
-    symbol && (symbol.flags & ts.SymbolFlags.Alias) !== 0
-      ? checker.getAliasedSymbol(symbol)
-      : symbol
+  const target = symbol && withoutAlias(symbol, checker)
   const [declaration] = target?.declarations ?? []
   return declaration && ts.isTypeAliasDeclaration(declaration)
     ? saidIn(declaration.type, checker, depth + 1)

@@ -1,4 +1,5 @@
 import type { SFCTemplateBlock } from '@vue/compiler-sfc'
+import { nameOfTag } from '../name.js'
 import type { Reader } from '../readers.js'
 import { readUses } from '../typescript/read-uses.js'
 import { syntaxNotes } from '../typescript/syntax-notes.js'
@@ -15,9 +16,6 @@ type TemplateNode = {
   readonly children?: readonly TemplateNode[]
 }
 
-const toPascal = (tag: string): string =>
-  tag.replace(/(^|-)(\w)/g, (_all, _sign, letter: string) => letter.toUpperCase())
-
 /** The slots of a template, and the components it uses. */
 const readTemplate = (template: SFCTemplateBlock | null) => {
   const slots: string[] = []
@@ -27,7 +25,7 @@ const readTemplate = (template: SFCTemplateBlock | null) => {
       const name = node.props?.find((prop) => prop.name === 'name')
       slots.push(name?.value?.content ?? 'default')
     } else if (node.tag !== undefined && /[A-Z-]/.test(node.tag)) {
-      const tag = toPascal(node.tag)
+      const tag = nameOfTag(node.tag)
       tags.set(tag, (tags.get(tag) ?? 0) + 1)
     }
     for (const child of node.children ?? []) visit(child)

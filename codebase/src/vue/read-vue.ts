@@ -1,17 +1,11 @@
 import type { CodeProp, Literal } from '@unimorph/core'
 import ts from 'typescript'
 import type { FoundComponent } from '../found.js'
+import { nameOfFile } from '../name.js'
+import { eventNamed, slotNamed } from '../props.js'
 import type { Checked } from '../typescript/program.js'
 import { commentOf, literalIn, toCodeType } from '../typescript/to-code-type.js'
 import { runtimeProp, runtimeProps } from './runtime-props.js'
-
-/** `sighting-row.vue` and `SightingRow.vue` → `SightingRow`. */
-export const nameOfVueFile = (path: string): string => {
-  const parts = path.split('/')
-  const file = parts.at(-1)!.replace(/\.vue$/, '')
-  const word = file === 'index' ? (parts.at(-2) ?? file) : file
-  return word.replace(/(^|[-_.])(\w)/g, (_all, _sign, letter: string) => letter.toUpperCase())
-}
 
 const calls = (node: ts.Node, found: ts.CallExpression[] = []): ts.CallExpression[] => {
   if (ts.isCallExpression(node) && ts.isIdentifier(node.expression)) found.push(node)
@@ -51,13 +45,6 @@ const typedProps = (
     }
   })
 
-const event = (name: string, text: string): CodeProp => ({
-  name,
-  type: { kind: 'handler', text },
-  as: 'event',
-  isRequired: false,
-})
-
 /** Events of `defineEmits<{ pick: [id: string] }>()`, of its older form with signatures, and of a list of names. */
 const eventsOf = (call: ts.CallExpression, checker: ts.TypeChecker): readonly CodeProp[] => {
   const [said] = call.typeArguments ?? []
@@ -68,14 +55,14 @@ const eventsOf = (call: ts.CallExpression, checker: ts.TypeChecker): readonly Co
       const one = first && checker.getTypeOfSymbolAtLocation(first, call)
       const names = one ? (one.isUnion() ? one.types : [one]) : []
       return names.flatMap((name) =>
-        name.isStringLiteral() ? [event(name.value, name.value)] : [],
+        name.isStringLiteral() ? [eventNamed(name.value, name.value)] : [],
       )
     })
     return [
       ...signed,
       ...checker
         .getPropertiesOfType(type)
-        .map((symbol) => event(symbol.name, declared(symbol)?.getText() ?? '')),
+        .map((symbol) => eventNamed(symbol.name, declared(symbol)?.getText() ?? '')),
     ]
   }
   return call.arguments[0] ? namedEvents(call.arguments[0]) : []
@@ -84,11 +71,13 @@ const eventsOf = (call: ts.CallExpression, checker: ts.TypeChecker): readonly Co
 /** Events as a list of names, or an object with their checks. */
 const namedEvents = (list: ts.Expression): readonly CodeProp[] => {
   if (ts.isArrayLiteralExpression(list)) {
-    return list.elements.flatMap((one) => (ts.isStringLiteral(one) ? [event(one.text, '')] : []))
+    return list.elements.flatMap((one) =>
+      ts.isStringLiteral(one) ? [eventNamed(one.text, '')] : [],
+    )
   }
   if (!ts.isObjectLiteralExpression(list)) return []
   return list.properties.flatMap(({ name }) =>
-    name && (ts.isIdentifier(name) || ts.isStringLiteral(name)) ? [event(name.text, '')] : [],
+    name && (ts.isIdentifier(name) || ts.isStringLiteral(name)) ? [eventNamed(name.text, '')] : [],
   )
 }
 
@@ -155,13 +144,7 @@ const optionsProps = (module: ts.SourceFile, checker: ts.TypeChecker): readonly 
   })
 
 /** What is listened to and not told by the component itself is heard by its element. */
-const CLICK: CodeProp = {
-  name: 'click',
-  type: { kind: 'handler', text: 'MouseEvent' },
-  as: 'event',
-  isRequired: false,
-  isInherited: true,
-}
+const CLICK: CodeProp = { ...eventNamed('click', 'MouseEvent'), isInherited: true }
 
 /** The component of a single-file component; `slots`: the places of its template that others fill. */
 export const readVue = (
@@ -203,18 +186,16 @@ export const readVue = (
             named.add(name)
     }
   }
-  const places = [...named].map((name): CodeProp => ({
-    name,
-    type: { kind: 'node', text: 'slot' },
-    as: 'slot',
-    isRequired: false,
-  }))
   return {
-    name: nameOfVueFile(path),
+    name: nameOfFile(path),
     framework: 'vue',
     path,
     exported: 'default',
-    props: [...props, ...places, ...(props.some(({ name }) => name === 'click') ? [] : [CLICK])],
+    props: [
+      ...props,
+      ...[...named].map((name) => slotNamed(name)),
+      ...(props.some(({ name }) => name === 'click') ? [] : [CLICK]),
+    ],
     placedBy: 'class',
   }
 }

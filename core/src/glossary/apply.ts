@@ -238,14 +238,14 @@ const nameTokens = (
 
 /**
  * A project with the codebase's own components where the glossary has them. Takes what is confirmed, for components of
- * one framework. What does not fit is noted, and stays generic.
+ * one framework. What does not fit is noted, and stays generic; `notes` are those of the glossary alone.
  */
 export const applyGlossary = (
   untold: UiProject,
   glossary: Glossary,
   codebase: Codebase,
   framework: Framework,
-): UiProject => {
+): { readonly project: UiProject; readonly notes: readonly Note[] } => {
   const theme = nameTokens(untold.theme, glossary, codebase, framework)
   const project = { ...untold, theme }
   const heard = new Map<string, Note>()
@@ -291,18 +291,19 @@ export const applyGlossary = (
   }
   const pages = project.pages.map(finish)
   const notFound = project.notFound && finish(project.notFound)
-  const noted = [...project.notes, ...heard.values()]
-  if (!isUsed) return { ...project, notes: noted }
+  const noted = [...heard.values()]
+  if (!isUsed) return { project, notes: noted }
   const { layers, assets } = collect(notFound ? [...pages, notFound] : pages)
-  return {
+  const parts = project.parts.flatMap((part) => {
+    const instances = part.instances.filter((layer) => layers.has(layer))
+    return instances.length > 0 ? [{ ...part, instances }] : []
+  })
+  const translated = {
     ...project,
     pages,
     ...(notFound ? { notFound } : {}),
-    notes: noted,
     assets: project.assets.filter(({ id }) => assets.has(id)),
-    parts: project.parts.flatMap((part) => {
-      const instances = part.instances.filter((layer) => layers.has(layer))
-      return instances.length > 0 ? [{ ...part, instances }] : []
-    }),
+    parts,
   }
+  return { project: translated, notes: noted }
 }

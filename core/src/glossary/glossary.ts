@@ -1,7 +1,7 @@
 import { z } from 'zod'
-import { describeIssue, formatPath } from '../notes/describe-issue.js'
 import { notes } from '../notes/catalogue.js'
-import { failed, type Outcome } from '../notes/note.js'
+import type { Outcome } from '../notes/note.js'
+import { readBySchema } from '../notes/read-by-schema.js'
 
 /** Name of the file in which a codebase keeps its glossary. */
 export const GLOSSARY_FILE = 'unimorph.glossary.json'
@@ -133,15 +133,8 @@ export type Glossary = z.infer<typeof glossarySchema>
 export const EMPTY_GLOSSARY: Glossary = { version: 1, components: [] }
 
 /** Takes a parsed JSON value, returns a checked glossary, or notes that name the field of each error. */
-export const readGlossary = (document: unknown, file = GLOSSARY_FILE): Outcome<Glossary> => {
-  const parsed = glossarySchema.safeParse(document)
-  if (parsed.success) return { ok: true, value: parsed.data, notes: [] }
-  return failed(
-    parsed.error.issues.map((issue) =>
-      notes.invalidGlossary(file, formatPath(issue.path), describeIssue(issue, document)),
-    ),
-  )
-}
+export const readGlossary = (document: unknown, file = GLOSSARY_FILE): Outcome<Glossary> =>
+  readBySchema(glossarySchema, document, (field, why) => notes.invalidGlossary(file, field, why))
 
 /** The text of a glossary file: fields in the order of the schema, entries as they are. */
 export const writeGlossary = (glossary: Glossary): string =>

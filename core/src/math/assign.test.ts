@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { assign } from './assign.js'
+import { assignMost } from './assign.js'
 
 const worthOf = (
   worth: readonly (readonly number[])[],
@@ -34,7 +34,7 @@ const matrix = fc
 test('no other pairs are worth more, and none is given twice', () => {
   fc.assert(
     fc.property(matrix, (worth) => {
-      const pairs = assign(worth)
+      const pairs = assignMost(worth)
       const used = pairs.filter((at) => at !== undefined)
       expect(new Set(used).size).toBe(used.length)
       expect(worthOf(worth, pairs)).toBe(best(worth))
@@ -44,10 +44,10 @@ test('no other pairs are worth more, and none is given twice', () => {
 
 test('what is worth nothing is no pair', () => {
   expect(
-    assign([
+    assignMost([
       [0, 0],
       [0, 3],
     ]),
   ).toEqual([undefined, 1])
-  expect(assign([])).toEqual([])
+  expect(assignMost([])).toEqual([])
 })

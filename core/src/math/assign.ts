@@ -60,3 +60,16 @@ export const assign = (cost: readonly (readonly number[])[]): number[] => {
   for (let j = 1; j <= columns; j++) if (rowOf[j]! > 0) result[rowOf[j]! - 1] = j - 1
   return result
 }
+
+/**
+ * The pairs of rows and columns that are worth most together, each row and each column at most once; the column of each
+ * row, or undefined where none is worth anything.
+ *
+ * @param worth rows of one length, values from 0
+ */
+export const assignMost = (
+  worth: readonly (readonly number[])[],
+): readonly (number | undefined)[] =>
+  assign(worth.map((row) => row.map((value) => -value))).map((column, row) =>
+    column >= 0 && worth[row]![column]! > 0 ? column : undefined,
+  )

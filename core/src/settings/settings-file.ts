@@ -3,8 +3,8 @@ import { TARGET_IDS } from '../emit/index.js'
 import { STYLINGS } from '../emit/styling/styling.js'
 import { LANGUAGE_TAG } from '../meaning/language.js'
 import { notes } from '../notes/catalogue.js'
-import { describeIssue, formatPath } from '../notes/describe-issue.js'
-import { failed, type Outcome } from '../notes/note.js'
+import type { Outcome } from '../notes/note.js'
+import { readBySchema } from '../notes/read-by-schema.js'
 import { LIBRARIES } from '../parts/library-screen.js'
 import { GRAINS } from '../parts/sections.js'
 
@@ -54,15 +54,10 @@ const settingsFileSchema = z.strictObject({
 export type SettingsFile = z.infer<typeof settingsFileSchema>
 
 /** Takes a parsed JSON value, returns checked settings, or notes that name the field of each error. */
-export const readSettings = (document: unknown, file = SETTINGS_FILE): Outcome<SettingsFile> => {
-  const parsed = settingsFileSchema.safeParse(document)
-  if (parsed.success) return { ok: true, value: parsed.data, notes: [] }
-  return failed(
-    parsed.error.issues.map((issue) =>
-      notes.invalidSettings(file, formatPath(issue.path), describeIssue(issue, document)),
-    ),
+export const readSettings = (document: unknown, file = SETTINGS_FILE): Outcome<SettingsFile> =>
+  readBySchema(settingsFileSchema, document, (field, why) =>
+    notes.invalidSettings(file, field, why),
   )
-}
 
 /** The text of a settings file: fields in the order of the schema, those that say nothing left out. */
 export const writeSettings = (settings: SettingsFile): string =>

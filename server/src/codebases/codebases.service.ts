@@ -80,21 +80,13 @@ export class CodebasesService {
   }
 
   private async scan(folder: string): Promise<ProjectCodebase> {
-    const { createCache, scanCodebase, scanPackage } = await import('@unimorph/codebase')
+    const { createCache, scanCodebase, withPackages } = await import('@unimorph/codebase')
     const cache = this.caches.get(folder) ?? createCache()
     this.caches.set(folder, cache)
     const codebase = await scanCodebase(folder, cache)
     const read = this.readGlossary(folder)
-    const libraries = packagesOf(read.glossary).map((name) => scanPackage(folder, name))
-    return {
-      folder,
-      codebase: {
-        ...codebase,
-        components: [...codebase.components, ...libraries.flatMap((one) => one.components)],
-        notes: [...codebase.notes, ...libraries.flatMap((one) => one.notes)],
-      },
-      ...read,
-    }
+    const packages = packagesOf(read.glossary)
+    return { folder, codebase: withPackages(codebase, folder, packages, cache), ...read }
   }
 
   async saveGlossary(projectId: string, document: unknown): Promise<Glossary> {

@@ -115,10 +115,9 @@ const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
   }
   const translated = inUse
     ? applyGlossary(project.value, inUse.entries, inUse.codebase, target)
-    : project.value
-  const told = translated.notes.slice(project.value.notes.length)
-  const delivered = TARGETS[target].emit(translated, { marks: false, styling })
-  const marked = TARGETS[target].emit(translated, { marks: true, styling })
+    : { project: project.value, notes: [] }
+  const delivered = TARGETS[target].emit(translated.project, { marks: false, styling })
+  const marked = TARGETS[target].emit(translated.project, { marks: true, styling })
   const css = await compile(delivered)
   // Classes of our own are named by the components they are in, which are others in the preview.
   const shown = styling === 'tailwind' ? css : await compile(marked)
@@ -137,7 +136,7 @@ const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
     refused: project.value.refused,
     components: delivered.components,
     language: project.value.language,
-    notes: [...project.notes, ...told],
+    notes: [...project.notes, ...translated.notes],
     css,
     preview: { files: marked.files, css: shown },
     elapsedMs: performance.now() - started,

@@ -119,8 +119,8 @@ const sends = (node: UiNode, { component, given }: UiUse): readonly Attribute[] 
 }
 
 /**
- * A component of the codebase in the place of a node. `around`: the classes that say where it stands; what else must be
- * said of the place goes to an element around it, as an item of a list.
+ * A component of the codebase in the place of a node. `wrapper`: an element around it that says what the place needs
+ * besides, as the item of a list.
  */
 export const buildUse = (
   node: UiNode,

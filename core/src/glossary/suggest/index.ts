@@ -3,7 +3,7 @@ import type { CodeComponent, Codebase, Framework } from '../../codebase/codebase
 import type { UiProject } from '../../ui/index.js'
 import type { Entry, Glossary } from '../glossary.js'
 import { subjectOf } from '../glossary.js'
-import { assign } from './assign.js'
+import { assignMost } from '../../math/assign.js'
 import { listThings, type DesignThing } from './design-side.js'
 import { matchProps, type PropMatch } from './match-props.js'
 import { matchTokens } from './match-tokens.js'
@@ -186,7 +186,7 @@ export const suggestGlossary = (
   const things = listThings(project, design).filter((thing) => !said.has(subjectOf(thing)))
   const components = codebase.components.filter((one) => one.framework === framework)
   const matches = things.map((thing) => components.map((component) => compare(thing, component)))
-  const pairs = assign(
+  const pairs = assignMost(
     matches.map((row) =>
       row.map(({ score, isFounded }) => (isFounded && score >= LEAST ? score : 0)),
     ),

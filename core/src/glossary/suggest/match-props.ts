@@ -8,7 +8,7 @@ import {
   type Literal,
 } from '../../codebase/codebase.js'
 import type { FieldFact, Source } from '../glossary.js'
-import { assign } from './assign.js'
+import { assignMost } from '../../math/assign.js'
 import type { DesignProperty, DesignThing } from './design-side.js'
 import { compareNames } from './words.js'
 
@@ -35,7 +35,7 @@ const pairValues = (
       return alike > 0 ? 0.2 + alike : i === j && values.length === options.length ? 0.1 : 0
     }),
   )
-  const pairs = assign(worth)
+  const pairs = assignMost(worth)
   const entries = values.flatMap((value, i): [string, Literal, number][] => {
     const at = pairs[i]
     return at === undefined ? [] : [[value, options[at]!, Math.min(1, worth[i]![at]!)]]
@@ -236,7 +236,7 @@ export const matchProps = (thing: DesignThing, component: CodeComponent): readon
       return own.score * (BY_TYPE + (1 - BY_TYPE) * named) + order
     }),
   )
-  const pairs = assign(worth)
+  const pairs = assignMost(worth)
   const matched = thing.properties.flatMap((property, i): PropMatch[] => {
     const at = pairs[i]
     if (at === undefined) return []

@@ -3,7 +3,7 @@ import type { CodeToken } from '../../codebase/codebase.js'
 import type { Design } from '../../design/design.js'
 import type { Token } from '../../design/token.js'
 import type { Glossary } from '../glossary.js'
-import { assign } from './assign.js'
+import { assignMost } from '../../math/assign.js'
 import { compareNames } from './words.js'
 
 /** So far apart no eye tells two colours apart (CIEDE2000). */
@@ -59,7 +59,7 @@ export const matchTokens = (
     const value = valueOf(token, byName)
     return free.map((one) => (isSameValue(value, one) ? 1 + compareNames(token.name, one.name) : 0))
   })
-  const pairs = assign(worth)
+  const pairs = assignMost(worth)
   return Object.fromEntries(
     open.flatMap((token, i) => {
       const at = pairs[i]

@@ -147,7 +147,7 @@ const likeness = (a: string, b: string): number => {
 }
 
 /** How alike two words are in meaning, from 0 to 1. */
-export const compareWords = (a: string, b: string): number => {
+const compareWords = (a: string, b: string): number => {
   if (a === b) return 1
   const own = GROUPS.get(a)
   const other = GROUPS.get(b)

@@ -1,5 +1,5 @@
 import type { LayoutNode } from '../../layout/index.js'
-import { assign } from './assign.js'
+import { assign } from '../../math/assign.js'
 import { isPart, partsOf, type Part } from './parts.js'
 
 /** A layer of one artboard that is the same as one of the base artboard. */

@@ -3,7 +3,7 @@ import { resolveInstances } from '../../design/resolve-instances.js'
 import { inferLayout, type LayoutNode } from '../../layout/index.js'
 import { design, frame, layer, text } from '../../testing/design.js'
 import { createTableMeasure } from '../../text/measure.js'
-import { assign } from './assign.js'
+import { assign } from '../../math/assign.js'
 import { matchArtboards } from './index.js'
 
 type Json = Record<string, unknown>

@@ -1,6 +1,7 @@
 import { create } from 'zustand'
 import { findFace, isGenericFamily, type Font, type FontNeed } from '@unimorph/core'
 import { api, type FontSummary } from './api'
+import { toBase64 } from './to-base64'
 
 type FontsStore = {
   /** Fonts at hand; undefined until they were asked for. */
@@ -9,14 +10,6 @@ type FontsStore = {
   add(files: readonly File[]): Promise<void>
   remove(id: string): Promise<void>
 }
-
-const toBase64 = (file: Blob): Promise<string> =>
-  new Promise((resolve, reject) => {
-    const reader = new FileReader()
-    reader.onload = () => resolve(String(reader.result).replace(/^data:[^,]*,/, ''))
-    reader.onerror = () => reject(new Error('The file cannot be read.'))
-    reader.readAsDataURL(file)
-  })
 
 /** The fonts that texts can be measured, shown and delivered with. */
 export const useFonts = create<FontsStore>((set, get) => ({

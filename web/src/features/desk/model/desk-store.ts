@@ -199,11 +199,16 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
       try {
         const project = await api.getProject(id)
         if (turn !== opening) return
+        // Scanned while the design is read; a codebase that cannot be read keeps no design from being shown.
+        const scanning = api.getCodebase(id).catch((error: unknown) => {
+          if (turn === opening) report(error)
+          return undefined
+        })
         const { fontNeeds } = await engine.call('open', project.design)
         const fonts = await loadFonts(fontNeeds)
         if (turn !== opening) return
         await engine.call('useFonts', fonts)
-        const codebase = await api.getCodebase(id)
+        const codebase = await scanning
         if (turn !== opening) return
         await engine.call('useCodebase', inUse(codebase))
         const { settings, edits } = project

@@ -2,6 +2,7 @@ import type { Glossary } from '@unimorph/core'
 import { create } from 'zustand'
 import type { GlossaryReport } from '../../../engine/protocol'
 import { api, messageOf, type CodebaseChoice, type ProjectCodebase } from '../../../shared/lib/api'
+import { toBase64 } from '../../../shared/lib/to-base64'
 import { showProblem } from '../../../shared/lib/toast-store'
 import { useDesk } from './desk-store'
 import { createLatest } from './latest'
@@ -24,16 +25,6 @@ type GlossaryStore = {
   leave(): Promise<void>
   /** Writes the glossary, and uses it. */
   save(change: (glossary: Glossary) => Glossary): Promise<void>
-}
-
-const toBase64 = async (file: File): Promise<string> => {
-  const address = await new Promise<string>((done, fail) => {
-    const reader = new FileReader()
-    reader.onload = () => done(String(reader.result))
-    reader.onerror = () => fail(new Error(`${file.name} cannot be read.`))
-    reader.readAsDataURL(file)
-  })
-  return address.slice(address.indexOf(',') + 1)
 }
 
 /** What the codebase of the project has for what the design shows. */

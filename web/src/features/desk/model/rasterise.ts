@@ -1,4 +1,5 @@
 import type { Edit } from '@unimorph/core'
+import { toBase64 } from '../../../shared/lib/to-base64'
 
 /** Screens with twice the dots per px are common; more is only weight. */
 const DOTS_PER_PX = 2
@@ -7,14 +8,6 @@ const hasTransparency = (data: Uint8ClampedArray): boolean => {
   for (let i = 3; i < data.length; i += 4) if (data[i]! < 255) return true
   return false
 }
-
-const readBase64 = (blob: Blob): Promise<string> =>
-  new Promise((done, fail) => {
-    const reader = new FileReader()
-    reader.onload = () => done(String(reader.result).replace(/^data:[^,]*,/, ''))
-    reader.onerror = () => fail(new Error('The picture could not be read back.'))
-    reader.readAsDataURL(blob)
-  })
 
 type Picture = NonNullable<Extract<Edit, { kind: 'make-graphic' }>['picture']>
 
@@ -39,7 +32,7 @@ export const rasterise = async (svg: string, width: number, height: number): Pro
         0.9,
       ),
     )
-    return { mime, data: await readBase64(blob), width: canvas.width, height: canvas.height }
+    return { mime, data: await toBase64(blob), width: canvas.width, height: canvas.height }
   } finally {
     URL.revokeObjectURL(address)
   }

@@ -19,7 +19,7 @@ const FACTS: Readonly<Record<FieldFact, string>> = {
   value: 'what stands in it',
 }
 
-export type SourceChoice = {
+type SourceChoice = {
   readonly id: string
   readonly label: string
   readonly source: Source | undefined
