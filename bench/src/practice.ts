@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { compareDrawings } from './drawing.js'
+import { measureRepeated } from './repeated.js'
 import { measureStructure } from './structure.js'
 
 // Converts captured pages with the command line and has them scored by the scorer that lies beside them.
@@ -94,6 +95,16 @@ if (!existsSync(join(PRACTICE, 'run.mjs'))) {
       console.log(
         `${name}: layouts of both files alike by ${similarity.toFixed(3)} (goal 0.85); of the flat one ` +
           `${(overlays * 100).toFixed(1)} % over the flow, ${(fixed * 100).toFixed(1)} % of fixed width, pictures aside (goals 3 % and 20 %)`,
+      )
+    }
+    for (const variant of ['', '-flat']) {
+      const all = pages.map((name) =>
+        measureRepeated(join(PRACTICE, name, `design-1280${variant}.svg`)),
+      )
+      const sum = (of: 'runs' | 'once'): number => all.reduce((total, one) => total + one[of], 0)
+      console.log(
+        `${variant === '' ? 'layered' : 'flat'}: ${sum('once')} of ${sum('runs')} runs of alike siblings are written once, ` +
+          `${percent(sum('once') / sum('runs'))} (goal 80 %)`,
       )
     }
     const drawings = await compareDrawings(files)

@@ -1,5 +1,5 @@
-export { inferGrouped, inferLayout, type InferOptions } from './infer.js'
-export { draftNode, plainFrame } from './draft.js'
+export { inferGrouped, inferLayout, inferPage, type InferOptions } from './infer.js'
+export { borderOf, draftNode, plainFrame } from './draft.js'
 export { isPainted } from './pieces.js'
 export { placesOf } from './places.js'
 export {
@@ -10,8 +10,10 @@ export {
   walkNodes,
   type Anchor,
   type Arrangement,
+  type CrossAlign,
   type Doubt,
   type LayoutNode,
   type Placement,
 } from './node.js'
+export { keptWidths } from './text-draft.js'
 export { columnWidths, solveFlow, solveWidths, type Flow, type Measured } from './solve.js'

@@ -30,6 +30,7 @@ import { joinLines, joinLooseVectors } from './join-pieces.js'
 import { mergeShapes, nestPieces, type Nest } from './nest.js'
 import { borderFromLines, tokensOfLines } from './edge-lines.js'
 import { findKin, isMissing, withoutMissing } from './kin.js'
+import { adoptLeading } from './leading.js'
 import { INFERRED, type LayoutNode } from './node.js'
 import { overlayNode } from './overlay.js'
 import { separateOverlaps } from './overlaps.js'
@@ -411,6 +412,13 @@ export const inferLayout = (root: Layer, options: InferOptions): LayoutNode => {
   } as const
   return { ...toRelative(node, box), placement: { kind: 'root' }, sizing }
 }
+
+/**
+ * Like `inferLayout`, for a page that is converted: texts whose file does not say how high their line is have the height
+ * of others in the same letters.
+ */
+export const inferPage = (root: Layer, options: InferOptions): LayoutNode =>
+  inferLayout(adoptLeading(root, options.measure), options)
 
 /**
  * Like `inferLayout`, for a container whose content has been put into frames already (`units`) and whose drawings

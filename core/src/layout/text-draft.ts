@@ -17,6 +17,10 @@ const correctRange = (range: WidthRange | undefined, drawn: number): WidthRange 
   return { least: drawn, most: Math.max(drawn + 0.1, range.most * share) }
 }
 
+/** The widths at which a text breaks as it was drawn; undefined where the file does not say, or none does. */
+export const keptWidths = (layer: TextLayer, measure: TextMeasure): WidthRange | undefined =>
+  correctRange(findWidthRange(layer, measure), layer.box.width)
+
 /** The box of a text of several lines with room to spare on the side its lines end. */
 const widen = (layer: TextLayer, box: Box, range: WidthRange): Box => {
   const width = Math.max(box.width, range.least + spareRoom(range))
@@ -68,7 +72,7 @@ export const draftText = (layer: TextLayer, drawn: Box, measure: TextMeasure): D
     baselineOffset(measure.line(layer.style), lineHeight)
   const lines = layer.lines ?? layOutText(layer, measure)
   if (layer.lines && lines.length > 1) {
-    const range = correctRange(findWidthRange(layer, measure), layer.box.width)
+    const range = keptWidths(layer, measure)
     if (!range) {
       const node = draftNode(layer, box, {
         keepsLines: true,

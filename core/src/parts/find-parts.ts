@@ -36,8 +36,11 @@ type Candidate = {
   readonly weight: number
 }
 
-/** Fewer elements are not worth a name. */
+/** Fewer elements are not worth a name, but for entries of a menu that other things stand between: in a run they are a loop. */
 const LEAST_WEIGHT = 3
+const LEAST_ENTRY_WEIGHT = 2
+const LEAST_ENTRIES = 5
+const LEAST_RUN = 3
 /** What a use and a component cost beside the elements they are made of, in elements. */
 const USE_COST = 0.8
 const COMPONENT_COST = 2
@@ -123,6 +126,25 @@ const groupDrawn = (
   }))
 }
 
+/** An item of a menu that is nothing but a link. */
+const isEntry = ({ node, parents }: Place): boolean =>
+  node.item === 'listitem' &&
+  node.children.every((child) => 'link' in child && child.link !== undefined) &&
+  parents.some((parent) => parent.type === 'box' && parent.role === 'navigation')
+
+/** Whether things stand beside others of them, each in a run that a list can be made of. */
+const areRuns = (places: readonly Place[]): boolean => {
+  const nodes = new Set<UiNode>(places.map(({ node }) => node))
+  return places.every(({ node, parents }) => {
+    const siblings = (parents.at(-1) as UiBox).children
+    const at = siblings.indexOf(node)
+    let [from, to] = [at, at]
+    while (from > 0 && nodes.has(siblings[from - 1]!)) from--
+    while (to + 1 < siblings.length && nodes.has(siblings[to + 1]!)) to++
+    return to - from + 1 >= LEAST_RUN
+  })
+}
+
 /** Things that are alike, or that a person has said to be parts. */
 const groupAlike = (
   places: readonly Place[],
@@ -155,7 +177,8 @@ const groupAlike = (
     const ruling = rulings[place.node.layer]
     if (isBound) continue
     const isSaid = ruling?.as === 'part' || ruling?.of !== undefined
-    if (!isSaid && (weight < LEAST_WEIGHT || !hasText)) continue
+    const least = isEntry(place) ? LEAST_ENTRY_WEIGHT : LEAST_WEIGHT
+    if (!isSaid && (weight < least || !hasText)) continue
     add(groups, groupOf(place), place)
     add(asFound, String(whole), place)
   }
@@ -166,7 +189,11 @@ const groupAlike = (
     // What a person has taken out was worth as much: the others stay one.
     const before = (asFound.get(key) ?? []).filter(isOuter)
     const whole = before.length > all.length ? before : all
-    const isWorth = whole.length > 1 && savedBy({ places: whole, weight: weightOf(whole) }) > 0
+    const weight = weightOf(whole)
+    const isWorth =
+      whole.length > 1 &&
+      savedBy({ places: whole, weight }) > 0 &&
+      (weight >= LEAST_WEIGHT || (whole.length >= LEAST_ENTRIES && !areRuns(whole)))
     const own = all.filter(({ node }) => rulings[node.layer]?.as !== 'none')
     const isSaid = own.some(({ node }) => {
       const ruling = rulings[node.layer]
@@ -292,7 +319,7 @@ export const findParts = (pages: readonly UiPage[], options: PartOptions): Parte
     .filter(
       (candidate) =>
         candidate.origin.kind !== 'found' ||
-        ownWeight(candidate, all, likeness) >= LEAST_OWN_WEIGHT,
+        ownWeight(candidate, all, likeness) >= Math.min(LEAST_OWN_WEIGHT, candidate.weight),
     )
     .sort((a, b) => b.weight - a.weight)
   const holders = new Map<UiNode, number>()

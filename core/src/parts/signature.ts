@@ -1,3 +1,5 @@
+import { resolveSides, roundPx } from '../design/geometry.js'
+import { inputTypeSchema } from '../design/role.js'
 import type { UiBox, UiNode, UiStyle } from '../ui/nodes.js'
 
 const lengthOf = ({ sizing, px }: UiStyle['width']): unknown => (sizing === 'fixed' ? px : sizing)
@@ -12,7 +14,26 @@ class Numbers {
   }
 }
 
-/** How a thing looks, its colours aside. */
+/** An arrangement as it is inside of the border, which is counted into the padding. */
+const insideBorder = (
+  arrange: UiStyle['arrange'],
+  border: UiStyle['border'],
+): UiStyle['arrange'] => {
+  if (!border || !('padding' in arrange)) return arrange
+  const padding = resolveSides(arrange.padding)
+  const { top, right, bottom, left } = resolveSides(border.widths)
+  return {
+    ...arrange,
+    padding: {
+      top: roundPx(padding.top - top),
+      right: roundPx(padding.right - right),
+      bottom: roundPx(padding.bottom - bottom),
+      left: roundPx(padding.left - left),
+    },
+  }
+}
+
+/** How a thing looks, its colours aside; what it is painted with, where it is a thing by itself, is one more of its looks. */
 const lookOf = ({
   fills,
   border,
@@ -25,13 +46,13 @@ const lookOf = ({
   fitsParent: _fitsParent,
   bleedPx: _bleedPx,
   ...rest
-}: UiStyle): string =>
-  JSON.stringify([
-    rest,
-    fills.map((fill) => fill.kind),
-    border && { ...border, color: '' },
+}: UiStyle): { readonly own: string; readonly paint: string } => ({
+  own: JSON.stringify([
+    { ...rest, arrange: insideBorder(rest.arrange, border) },
     effects.map((effect) => effect.kind),
-  ])
+  ]),
+  paint: fills.map((fill) => fill.kind).join(),
+})
 
 /** Where a thing stands in its container, and how much room it takes there. */
 const placingOf = ({ width, height, place, limits, fitsParent, bleedPx }: UiStyle): string =>
@@ -44,8 +65,9 @@ class LooksSeen {
   of(style: UiStyle, isRoot: boolean): string {
     let known = this.words.get(style)
     if (!known) {
-      const own = String(this.numbers.of(lookOf(style)))
-      known = [own, `${own}.${this.numbers.of(placingOf(style))}`]
+      const { own, paint } = lookOf(style)
+      const number = String(this.numbers.of(own))
+      known = [number, `${number}.${this.numbers.of(paint)}.${this.numbers.of(placingOf(style))}`]
       this.words.set(style, known)
     }
     return known[isRoot ? 0 : 1]
@@ -80,8 +102,11 @@ const kindOf = (node: UiNode): string => {
     }
     case 'image':
       return `i${rest}${node.fit} ${!!node.link} ${node.alt === ''}`
-    case 'control':
-      return `c${rest}${node.control}${JSON.stringify(node.padding)}`
+    case 'control': {
+      // What may be typed into a field is one more thing it is given.
+      const control = inputTypeSchema.safeParse(node.control).success ? 'input' : node.control
+      return `c${rest}${control}${JSON.stringify(node.padding)}`
+    }
     case 'menu-button':
       return `m${rest}`
     case 'box':

@@ -1,7 +1,7 @@
 import type { Design } from '../design/design.js'
 import type { Layer } from '../design/layer.js'
 import { resolveInstances } from '../design/resolve-instances.js'
-import { inferLayout } from '../layout/index.js'
+import { inferPage } from '../layout/index.js'
 import { groupScreens } from '../meaning/find-artboards.js'
 import type { TextMeasure } from '../text/measure.js'
 import { composeScreen, screenOptions, type Match, type Step } from './index.js'
@@ -58,7 +58,7 @@ export const examineWidths = (
   const roots = resolveInstances(design).filter((root) => root.visible)
   const group = groupScreens(design, roots).find((g) => g.some((root) => root.key === screen))
   if (!group) return undefined
-  const trees = group.map((root) => inferLayout(root, { measure, assets: design.assets }))
+  const trees = group.map((root) => inferPage(root, { measure, assets: design.assets }))
   const composed = composeScreen(trees, screenOptions(design, measure, true))
   const byDoubt = (matches: readonly Match[]): Match[] =>
     [...matches].sort((a, b) => a.confidence - b.confidence)

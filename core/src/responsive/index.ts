@@ -5,6 +5,7 @@ import { adaptTree } from './adapt.js'
 import { createComfort } from './comfort.js'
 import { matchArtboards, type Match, type MatchRulings } from './match/index.js'
 import { adoptMenu } from './menu.js'
+import { evenOut } from './even/index.js'
 import { findPeers } from './peers.js'
 import { prepareTree, type SaidWidths } from './prepare.js'
 import { regroupLike } from './regroup.js'
@@ -91,7 +92,7 @@ export const composeScreen = (
   }: ScreenOptions,
 ): Screen => {
   const solver = createSolver(measure)
-  const [base, ...others] = artboards
+  const [base, ...others] = artboards.map((tree) => evenOut(tree, solver, measure))
   const prepare = (tree: LayoutNode): LayoutNode => prepareTree(tree, solver, isScreen, said)
   const wide = prepare(base!)
   const matches: Record<string, readonly Match[]> = {}

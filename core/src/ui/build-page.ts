@@ -1,7 +1,7 @@
 import type { Design } from '../design/design.js'
 import type { PanelSide } from '../design/interaction.js'
 import type { Layer } from '../design/layer.js'
-import { inferLayout, type LayoutNode } from '../layout/index.js'
+import { inferPage, type LayoutNode } from '../layout/index.js'
 import { findTitle } from '../meaning/find-title.js'
 import { nameThings } from '../meaning/names.js'
 import { readRoles } from '../meaning/roles/index.js'
@@ -87,7 +87,7 @@ export const createPageBuilder = ({
   const ownerOf = ownerFinder(states)
   return (group, use) => {
     const root = group[0]!
-    const trees = group.map((artboard) => inferLayout(artboard, { measure, assets: design.assets }))
+    const trees = group.map((artboard) => inferPage(artboard, { measure, assets: design.assets }))
     trees.forEach((tree, i) => {
       const free = countFree(tree)
       if (free > 0) account.add(notes.placedAbsolutely(group[i]!.key, free))

@@ -345,9 +345,10 @@ const nameList = (
     .map((name) => name.replace(/[\s_-]*\d+$/, '').trim())
   const start = commonStart(names)
   const [first] = things
-  const own = [first?.isUse ? first.tag : '', start, names[0]!].find(
-    (name) => name !== '' && !isIdleName(name),
-  )
+  // What a component is called, it is called everywhere; names of layers may say nothing.
+  const own = first?.isUse
+    ? first.tag
+    : [start, names[0]!].find((name) => name !== '' && !isIdleName(name))
   if (heading !== undefined && heading.split(/\s+/).length <= 3) {
     const name = camel(heading, 'things')
     const last = heading.trim().split(/\s+/).at(-1)!
