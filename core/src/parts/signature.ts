@@ -169,6 +169,8 @@ export type Likeness = {
 const COMMON_SHARE = 0.5
 const LONE_SHARE = 0.6
 const MOST_ROUNDS = 4
+/** Things with fewer parts that differ in one have too little in common. */
+const LEAST_PARTS = 3
 /** Kinds with one look of the root that are compared with one another. */
 const MOST_KINDS = 80
 
@@ -198,6 +200,18 @@ const isSubset = (few: Kind, many: Kind): boolean => {
   })
   const share = few.parts.length > 1 ? COMMON_SHARE : LONE_SHARE
   return at === few.parts.length && common >= share * sum(many.weights)
+}
+
+/** Whether things have all parts but one in common, which are more than that one: each shows something of its own there. */
+const differInOne = (a: Kind, b: Kind): boolean => {
+  if (a.parts.length !== b.parts.length || a.parts.length < LEAST_PARTS) return false
+  const others = a.parts.flatMap((part, i) => (part === b.parts[i] ? [] : [i]))
+  const [at] = others
+  if (others.length !== 1 || at === undefined) return false
+  const own = Math.max(a.weights[at]!, b.weights[at]!)
+  const common = sum(a.weights) - a.weights[at]!
+  const isMost = common >= COMMON_SHARE * (common + own) || a.parts.length > LEAST_PARTS
+  return a.weights[at]! > 1 && b.weights[at]! > 1 && isMost
 }
 
 /** Kinds that are one, as a forest of numbers that point to the one they are the same as (union-find). */
@@ -231,7 +245,7 @@ export const findLikeness = (roots: readonly UiNode[]): ReadonlyMap<UiNode, Like
     facts.set(node, {
       weight: 1 + sum(known.map((one) => one.weight)),
       isBound: isBound(node) || known.some((one) => one.isBound),
-      hasText: node.type === 'text' || known.some((one) => one.hasText),
+      hasText: node.type === 'text' || node.type === 'control' || known.some((one) => one.hasText),
     })
     const label = labelsOf(node, looks)
     shapes.set(node, {
@@ -280,7 +294,8 @@ export const findLikeness = (roots: readonly UiNode[]): ReadonlyMap<UiNode, Like
           const [b, kindB] = all[j]!
           const [few, many] =
             kindA.parts.length <= kindB.parts.length ? [kindA, kindB] : [kindB, kindA]
-          if (same.find(a) === same.find(b) || !isSubset(few, many)) continue
+          const isOne = isSubset(few, many) || differInOne(kindA, kindB)
+          if (same.find(a) === same.find(b) || !isOne) continue
           same.join(a, b)
           isChanged = true
         }

@@ -77,7 +77,7 @@ export type ClassFile = {
 const templateLine = (template: ClassFile['template']): Doc =>
   'url' in template
     ? printProperty('templateUrl', quoteString(template.url))
-    : concat(['template: `', indent(concat([hardline, template.text])), hardline, '`,'])
+    : group(concat(['template: `', indent(concat([line, template.text])), line, '`,']))
 
 /** The file of a component's class, with its decorator. */
 export const printClass = (file: ClassFile): EmittedFile => {

@@ -2,6 +2,7 @@ import { findProp, type CodeComponent } from '../../codebase/codebase.js'
 import type { DataList } from '../shared/lists.js'
 import {
   code,
+  inPlace,
   isClass,
   isComponentTag,
   text,
@@ -88,11 +89,23 @@ const useOf = (
   element: MarkupElement,
   part: PartComponent,
   scope: Scope,
-  { lists }: TemplateOptions,
+  options: TemplateOptions,
 ): MarkupElement => {
   const { kind, tag } = standingOf(part)
-  const given = element.attributes.flatMap((one) => expand(one, lists))
-  const attributes = given.map((one): Attribute => {
+  const given = element.attributes.flatMap((one) => expand(one, options.lists))
+  const shown = given.flatMap((one) =>
+    one.kind === 'markup'
+      ? [
+          inPlace(
+            'ng-container',
+            text('ngProjectAs', one.name),
+            one.nodes.map((node) => toNode(node, scope, options)),
+          ),
+        ]
+      : [],
+  )
+  const bound = given.filter((one) => one.kind !== 'markup')
+  const attributes = bound.map((one): Attribute => {
     if (isClass(one) && kind === 'attribute') {
       return one.kind === 'code' ? code('[class]', one.code) : one
     }
@@ -103,7 +116,7 @@ const useOf = (
     return inputAttribute(one, scope, prop?.standard)
   })
   const mark = kind === 'attribute' ? [text(attributeOf(part.tag), '')] : []
-  return { ...element, tag, attributes: [...mark, ...attributes] }
+  return { ...element, tag, attributes: [...mark, ...attributes], children: shown }
 }
 
 /** `button[hbAction]` → the element a component of the codebase stands as, and the attribute that makes it one. */
@@ -194,6 +207,14 @@ const toNode = (node: MarkupNode, scope: Scope, options: TemplateOptions): Marku
     }
     case 'when':
       return whenBlock(node, scope, options)
+    case 'slot':
+      return {
+        kind: 'element',
+        tag: 'ng-content',
+        content: 'blocks',
+        attributes: [text('select', node.name)],
+        children: [],
+      }
     case 'text':
       return holdsCode(node.text) ? { kind: 'expression', code: quoteInWords(node.text) } : node
     case 'block':

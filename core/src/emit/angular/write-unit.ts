@@ -198,7 +198,7 @@ const SHOW: Doc = concat([
   '}',
 ])
 
-const isInput = ({ kind }: Prop): boolean => kind !== 'classes'
+const isInput = ({ kind }: Prop): boolean => kind !== 'classes' && kind !== 'slot'
 
 /** The component that is used in several places: what it is given, and what it is made of. */
 export const writePart = (part: PartComponent, options: ComponentOptions): EmittedFile[] => {
@@ -206,7 +206,7 @@ export const writePart = (part: PartComponent, options: ComponentOptions): Emitt
   const { tag, props, looks, markup } = part
   const own = props.filter(isInput)
   const standing = standingOf(part)
-  const isPlaced = props.length > own.length && standing.kind === 'element'
+  const isPlaced = props.some(({ kind }) => kind === 'classes') && standing.kind === 'element'
   const templateOptions: TemplateOptions = {
     parts,
     lists: [],

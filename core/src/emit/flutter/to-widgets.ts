@@ -196,8 +196,9 @@ const textValue = (
 const useOf = (element: MarkupElement, part: PartComponent, context: WidgetContext): Dart => {
   const said = saidOf(element, context)
   const named = Object.fromEntries(
-    element.attributes.flatMap((one): [string, string][] => {
+    element.attributes.flatMap((one): [string, string | Dart][] => {
       if (isClass(one)) return []
+      if (one.kind === 'markup') return [[dartName(one.name), itemOf(one.nodes[0]!, context)]]
       if (one.kind === 'spread') {
         const given = context.lists.find(({ item }) => item === one.code)
         return (given?.fields ?? [])
@@ -417,6 +418,8 @@ const itemOf = (node: MarkupNode, context: WidgetContext): Dart => {
         item: itemOf(content, inside),
       }
     }
+    case 'slot':
+      return raw(dartName(node.name))
     default:
       throw new Error(`No widget is made of ${node.kind}`)
   }

@@ -269,6 +269,7 @@ const propType = (
   const owner = findOwner(tag, prop.name, options.parts) ?? { tag, prop }
   if (owner.prop.type !== undefined) return owner.prop.type
   if (owner.prop.kind === 'flag') return 'bool'
+  if (owner.prop.kind === 'slot') return 'Widget'
   return owner.prop.kind === 'choice'
     ? context.choiceType(`${owner.tag}.${owner.prop.name}`)
     : 'String'

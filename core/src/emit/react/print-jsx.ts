@@ -186,6 +186,8 @@ const printNode = (node: Exclude<MarkupNode, MarkupText>): Doc => {
       return printElement(node)
     case 'expression':
       return `{${node.code}}`
+    case 'slot':
+      return `{${node.name}}`
     case 'loop':
       return printLoop(node)
     case 'when':

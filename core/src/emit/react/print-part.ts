@@ -17,8 +17,12 @@ export const emitPart = (
 ): EmittedFile[] => {
   const types = props.flatMap(({ of }) => (of ? [of.tag] : []))
   const imports = importsOf(markup, [], { plan, folder: 'components', helpers, types })
-  const head =
-    imports.length > 0 ? [join(hardline, imports.map(printImport)), hardline, hardline] : []
+  const isGivenNodes = props.some(({ kind }) => kind === 'slot')
+  const lines = [
+    ...(isGivenNodes ? ['import type { ReactNode } from "react";'] : []),
+    ...imports.map(printImport),
+  ]
+  const head = lines.length > 0 ? [join(hardline, lines), hardline, hardline] : []
   const type = `${tag}Props`
   const parameters: Doc = props.length === 0 ? '' : group(concat([printNames(props), `: ${type}`]))
   const document = concat([

@@ -9,6 +9,7 @@ const typeOf = ({ kind, of, type, options = [] }: Prop): readonly string[] => {
   if (type !== undefined) return type.split(' | ')
   if (of) return [`${of.tag}Props[${quoteString(of.prop)}]`]
   if (kind === 'flag') return ['boolean']
+  if (kind === 'slot') return ['ReactNode']
   return kind === 'choice' ? options.map(quoteString) : ['string']
 }
 

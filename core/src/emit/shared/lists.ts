@@ -67,7 +67,7 @@ const isAlike = (a: MarkupNode, b: MarkupNode, options: ListOptions): boolean =>
   if (a.kind !== 'element' || b.kind !== 'element') return false
   if (a.tag !== b.tag || a.content !== b.content || a.isUse !== b.isUse) return false
   if (a.foreign) return isAlikeForeign(a, b, options)
-  if (a.isUse) return true
+  if (a.isUse) return showsSame(a, b)
   if (a.attributes.length !== b.attributes.length) return false
   const isSame = a.attributes.every((one, i) => isSameAttribute(one, b.attributes[i]!, options))
   if (!isSame) return false
@@ -77,12 +77,17 @@ const isAlike = (a: MarkupNode, b: MarkupNode, options: ListOptions): boolean =>
   return align(more.children, fewer.children, options) !== undefined
 }
 
-/** Components of the codebase are given the same kinds of things: what is shown in them must be the same. */
-const isAlikeForeign = (a: MarkupElement, b: MarkupElement, options: ListOptions): boolean => {
+/** Data says nothing of what is shown in a component: it must be the same in all. */
+const showsSame = (a: MarkupElement, b: MarkupElement): boolean => {
   const shown = (one: MarkupElement): string =>
     JSON.stringify(one.attributes.filter(({ kind }) => kind === 'markup'))
+  return shown(a) === shown(b)
+}
+
+/** Components of the codebase are given the same kinds of things: what is shown in them must be the same. */
+const isAlikeForeign = (a: MarkupElement, b: MarkupElement, options: ListOptions): boolean => {
   return (
-    shown(a) === shown(b) &&
+    showsSame(a, b) &&
     a.children.length === b.children.length &&
     a.children.every((child, i) => isAlike(child, b.children[i]!, options))
   )

@@ -60,6 +60,8 @@ export type MarkupLoop = {
   readonly key: string | undefined
   readonly template: MarkupElement
 }
+/** What a component is given to show at this place, by the name it is given under. */
+export type MarkupSlot = { readonly kind: 'slot'; readonly name: string }
 /** An element that is there only when a condition holds. */
 export type MarkupWhen = {
   readonly kind: 'when'
@@ -76,7 +78,7 @@ export type MarkupBlock = {
 
 /** The tree between the UI tree and the printed file, shared by the targets that write tags. */
 export type MarkupNode =
-  MarkupText | MarkupElement | MarkupExpression | MarkupLoop | MarkupWhen | MarkupBlock
+  MarkupText | MarkupElement | MarkupExpression | MarkupSlot | MarkupLoop | MarkupWhen | MarkupBlock
 
 export const text = (name: string, value: string): Attribute => ({
   name,

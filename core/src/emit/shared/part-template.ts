@@ -4,6 +4,7 @@ import type { PartOptions } from './part-options.js'
 import {
   code,
   isClass,
+  isComponentTag,
   text,
   type Attribute,
   type MarkupElement,
@@ -35,6 +36,8 @@ type Field = Pick<Prop, 'id' | 'name' | 'kind' | 'of' | 'type'> & {
   readonly values: PropValue[]
   /** Of a flag: how it is where nothing is said. */
   readonly standard?: boolean
+  /** Of a slot: what each shows. */
+  readonly shown?: readonly (MarkupNode | undefined)[]
 }
 
 /** Why things cannot be one component: what differs cannot be given. */
@@ -81,8 +84,8 @@ export class Template {
     const name = named ?? nameOfWords(words, model.tag)
     const attributes = this.attributes(elements, name, isRoot)
     const isInline = model.content === 'text'
-    if (areAlternatives(own)) throw new NotOne()
-    const children = own.children.map((child): MarkupNode => {
+    const children = groupAlternatives(own).map((child): MarkupNode => {
+      if (child.isSlot) return this.slot(child, isInline)
       const isEverywhere = child.cells.every((cell, i) => cell !== undefined || !elements[i])
       const isGivenHere = isGiven || (property !== undefined && own.children.length === 1)
       if (isEverywhere) return this.build(child, name, false, isGivenHere)
@@ -92,6 +95,21 @@ export class Template {
     })
     const { part: _part, ...rest } = model
     return { ...rest, attributes, children }
+  }
+
+  /** Each has something of its own here, and is given it. */
+  private slot({ cells }: Overlay, isInline: boolean): MarkupNode {
+    const nodes = cells.flatMap((cell) => (cell?.kind === 'element' ? [cell] : []))
+    // What is asked for in a form belongs to its label, and words to those around them.
+    if (isInline || nodes.some(holdsControl)) throw new NotOne()
+    const names = new Set(nodes.map(({ layer }) => this.nameOf(layer)))
+    const [only] = names
+    const wanted = nodes.every(isIcon) ? 'icon' : names.size === 1 && only ? only : 'content'
+    if (this.fields.length >= MOST_PROPS) throw new NotOne()
+    const named = this.names.take(wanted)
+    const values = cells.map((cell) => (cell?.kind === 'element' ? nameOfNode(cell) : undefined))
+    this.fields.push({ ...named, kind: 'slot', values, shown: cells })
+    return { kind: 'slot', name: named.name }
   }
 
   /** What only some have is there when its words are given, or when a flag says so. */
@@ -243,18 +261,53 @@ export class Template {
   }
 }
 
-/** Whether all have something at one place, but not the same kind of thing: a select here, a field there. */
-const areAlternatives = ({ cells, children }: Overlay): boolean =>
-  children.some((child, i) => {
-    const next = children[i + 1]
-    return (
-      next !== undefined &&
-      cells.every(
-        (cell, row) =>
-          !cell || (child.cells[row] === undefined) !== (next.cells[row] === undefined),
-      )
-    )
-  })
+type Place = Overlay & { readonly isSlot?: boolean }
+
+/** So much of what stands in things must be in all of them, or each has something of its own there. */
+const COMMON_SHARE = 0.5
+
+/** Things that stand at one place, but have hardly anything in common. */
+const areDifferent = ({ cells, children }: Overlay): boolean => {
+  if (children.length < 2 || cells.some((cell) => cell?.kind !== 'element')) return false
+  const common = children.filter((child) => child.cells.every((cell) => cell !== undefined))
+  return common.length < COMMON_SHARE * children.length
+}
+
+/**
+ * The places in a thing, from the places that are laid over each other: where each has exactly one of several that follow
+ * one another, those are one place, at which things differ.
+ */
+const groupAlternatives = ({ cells, children }: Overlay): readonly Place[] => {
+  const places: Place[] = []
+  for (let from = 0; from < children.length; from++) {
+    const merged: (MarkupNode | undefined)[] = cells.map(() => undefined)
+    let to = from
+    for (; to < children.length; to++) {
+      const own = children[to]!.cells
+      if (own.some((cell, row) => cell !== undefined && merged[row] !== undefined)) break
+      own.forEach((cell, row) => (merged[row] ??= cell))
+      if (cells.every((cell, row) => !cell || merged[row] !== undefined)) break
+    }
+    const isWhole = to < children.length && cells.every((cell, row) => !cell || merged[row])
+    const first = children[from]!
+    if (to > from && isWhole) {
+      places.push({ cells: merged, children: [], isSlot: true })
+      from = to
+    } else places.push(areDifferent(first) ? { ...first, isSlot: true } : first)
+  }
+  return places
+}
+
+const CONTROLS: ReadonlySet<string> = new Set(['input', 'select', 'textarea'])
+
+const holdsControl = (node: MarkupNode): boolean =>
+  node.kind === 'element' && (CONTROLS.has(node.tag) || node.children.some(holdsControl))
+
+const isIcon = ({ tag, isUse, children }: MarkupElement): boolean =>
+  isComponentTag(tag) && isUse !== true && children.length === 0
+
+/** What a thing is called that is shown in a slot. */
+const nameOfNode = (node: MarkupElement): string => firstWords(node) ?? node.tag
 
 /** Said to be so, in code or in words. */
 const isTrue = (one: Attribute): boolean =>

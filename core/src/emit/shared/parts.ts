@@ -43,12 +43,25 @@ const asAttribute = (prop: Prop, value: PropValue): Attribute[] => {
   }
 }
 
-type Given = { readonly prop: Prop; readonly values: readonly PropValue[] }
+type Given = {
+  readonly prop: Prop
+  readonly values: readonly PropValue[]
+  /** Of a slot: what each shows. */
+  readonly shown?: readonly (MarkupNode | undefined)[]
+}
+
+/** What one instance is given, as attributes of its use. */
+const attributesOf = ({ prop, values, shown }: Given, at: number): readonly Attribute[] => {
+  if (prop.kind !== 'slot') return asAttribute(prop, values[at])
+  const node = shown?.[at]
+  return node ? [{ name: prop.name, kind: 'markup', nodes: [node] }] : []
+}
 
 /** A prop as a person has said it is; what cannot be, as it was found. */
-const asSaid = ({ prop, values }: Given, said: PartRuling['props'] = {}): Given => {
+const asSaid = (given: Given, said: PartRuling['props'] = {}): Given => {
+  const { prop, values } = given
   const ruling = said[prop.id]
-  if (!ruling) return { prop, values }
+  if (!ruling || prop.kind === 'slot') return given
   const { isRequired, standard } = ruling
   const lacks = prop.kind !== 'flag' && values.includes(undefined)
   // Who is given nothing would show what is said of it.
@@ -108,13 +121,14 @@ const makeComponent = (
     },
     values,
   }))
-  const given = fields.map(({ values, standard, ...field }): Given => ({
+  const given = fields.map(({ values, standard, shown, ...field }): Given => ({
     prop: {
       ...field,
       isOptional: field.kind === 'flag' || values.includes(undefined),
       ...(field.kind === 'flag' ? { standard: standard ?? false } : {}),
     },
     values,
+    ...(shown ? { shown } : {}),
   }))
   const isPlaced = placing.some((list) => list !== '')
   const placed: Given = {
@@ -151,7 +165,7 @@ const makeComponent = (
       content: 'blocks',
       isUse: true,
       ...(layer === undefined ? {} : { layer }),
-      attributes: all.flatMap(({ prop, values }) => asAttribute(prop, values[i])),
+      attributes: all.flatMap((one) => attributesOf(one, i)),
       children: [],
     })),
   }

@@ -6,7 +6,8 @@ export type Prop = {
   /** By which a person's words about it are known, whatever it is called. */
   readonly id: string
   readonly name: string
-  readonly kind: 'text' | 'code' | 'flag' | 'choice' | 'classes'
+  /** `slot`: something that is shown. */
+  readonly kind: 'text' | 'code' | 'flag' | 'choice' | 'classes' | 'slot'
   /** Of a choice: what may be chosen. */
   readonly options?: readonly string[]
   /** Uses that say nothing have this. */

@@ -65,7 +65,7 @@ const tagOf = (markup: MarkupNode): string => {
 
 /** One literal for all kinds: objects of one shape are much faster to work with. */
 const createNode = (
-  markup: Exclude<MarkupNode, { readonly kind: 'loop' | 'when' }>,
+  markup: Exclude<MarkupNode, { readonly kind: 'loop' | 'when' | 'slot' }>,
   parent: HtmlNode | undefined,
   words: readonly string[],
   hasLeadingSpaces: boolean,
@@ -119,7 +119,7 @@ export const toHtmlNode = (
   escape: (text: string) => string = escapeText,
   parent?: HtmlNode,
 ): HtmlNode => {
-  if (markup.kind === 'loop' || markup.kind === 'when') {
+  if (markup.kind === 'loop' || markup.kind === 'when' || markup.kind === 'slot') {
     throw new Error(`It is an attribute of a tag: ${markup.kind}`)
   }
   if (markup.kind === 'expression') {

@@ -45,6 +45,7 @@ const scan = (node: MarkupNode, uses: Uses): void => {
     case 'block':
       for (const child of node.children) scan(child, uses)
       return
+    case 'slot':
     case 'text':
     case 'expression':
   }

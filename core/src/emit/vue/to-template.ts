@@ -1,6 +1,7 @@
 import { separateWords } from '../../text/names.js'
 import {
   code,
+  inPlace,
   isComponentTag,
   text,
   type Attribute,
@@ -41,7 +42,8 @@ const attributesOf = (attribute: Attribute, tag: string): readonly Attribute[] =
       ]
     }
     case 'markup':
-      throw new Error(`${attribute.name}: what is shown stands in a slot`)
+      // It stands in a slot.
+      return []
     case 'spread':
       return [text('v-bind', attribute.code)]
   }
@@ -60,13 +62,24 @@ const rankOf = ({ name }: Attribute): number => {
 const inOrder = (attributes: readonly Attribute[]): readonly Attribute[] =>
   [...attributes].sort((a, b) => rankOf(a) - rankOf(b))
 
+const slotOf = (attribute: Attribute): readonly MarkupNode[] =>
+  attribute.kind === 'markup'
+    ? [
+        inPlace(
+          'template',
+          text(`#${hyphenate(attribute.name)}`, ''),
+          attribute.nodes.map(toTemplate),
+        ),
+      ]
+    : []
+
 const elementOf = (element: MarkupElement, first: readonly Attribute[] = []): MarkupElement => ({
   ...element,
   attributes: inOrder([
     ...first,
     ...element.attributes.flatMap((attribute) => attributesOf(attribute, element.tag)),
   ]),
-  children: element.children.map(toTemplate),
+  children: [...element.attributes.flatMap(slotOf), ...element.children.map(toTemplate)],
 })
 
 /** Markup in the attributes of Vue's templates: loops and conditions are attributes of what they repeat or show. */
@@ -81,6 +94,14 @@ export const toTemplate = (node: MarkupNode): MarkupNode => {
     }
     case 'when':
       return elementOf(node.content, [text('v-if', node.condition)])
+    case 'slot':
+      return {
+        kind: 'element',
+        tag: 'slot',
+        content: 'blocks',
+        attributes: [text('name', hyphenate(node.name))],
+        children: [],
+      }
     case 'block':
     case 'expression':
     case 'text':

@@ -94,7 +94,7 @@ export const writeUnit = (built: BuiltUnit, options: ComponentOptions): EmittedF
   return [printFile(`src/${folder}/${unit.name}.vue`, blocks, markup)]
 }
 
-const isProp = ({ kind }: Prop): boolean => kind !== 'classes'
+const isProp = ({ kind }: Prop): boolean => kind !== 'classes' && kind !== 'slot'
 
 /** The file of a component that is used in several places. */
 export const writePart = (

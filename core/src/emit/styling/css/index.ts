@@ -93,6 +93,7 @@ export const createCss = (project: UiProject, options: StylingOptions): Styling 
       return given
     }
     const rename = (attribute: Attribute, element: string): Attribute => {
+      if (attribute.kind === 'markup') return { ...attribute, nodes: attribute.nodes.map(visit) }
       if (!isClass(attribute)) return attribute
       if (attribute.kind === 'text') {
         return { ...attribute, text: attribute.text === '' ? '' : nameFor(attribute.text, element) }
