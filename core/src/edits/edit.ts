@@ -90,13 +90,13 @@ const singleSchema = z.discriminatedUnion('kind', [
     }),
   }),
   /**
-   * Layers as parts or as none; `of`: a layer of the part they belong to; `name`: what the part is called. What is null
+   * Layers as parts, as none, or as slots of the parts they are in; `of`: a layer of the part they belong to; `name`: what the part is called. What is null
    * is as it was found.
    */
   z.strictObject({
     kind: z.literal('set-part'),
     layers: several,
-    as: z.enum(['part', 'none']).nullable().optional(),
+    as: z.enum(['part', 'none', 'slot']).nullable().optional(),
     name: z.string().min(1).max(80).nullable().optional(),
     of: layer.nullable().optional(),
     props: z.record(z.string(), propRulingSchema.nullable()).optional(),

@@ -101,7 +101,7 @@ export const withParts = (
     nameOfComponent: (key) => names.get(key) ?? 'Component',
     rulings: design.parts ?? {},
   })
-  const said = (wanted: 'none' | 'part'): string[] =>
+  const said = (wanted: 'none' | 'part' | 'slot'): string[] =>
     Object.entries(design.parts ?? {}).flatMap(([layer, { as }]) => (as === wanted ? [layer] : []))
   const made = new Set(parts.flatMap(({ instances }) => instances))
   const refused = said('part').filter((layer) => !made.has(layer))
@@ -115,5 +115,6 @@ export const withParts = (
     parts,
     detached: said('none'),
     refused,
+    slots: said('slot'),
   }
 }

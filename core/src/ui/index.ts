@@ -50,6 +50,8 @@ export type UiProject = {
   readonly detached: readonly string[]
   /** Layers a person has said to be parts, and that cannot be: something in them is bound to its page. */
   readonly refused: readonly string[]
+  /** Keys of layers of which a person has said that their parts are given them. */
+  readonly slots: readonly string[]
   /** The property of its component that a text shows, by the text's layer; the variant values of instances, by theirs. */
   readonly properties: ReadonlyMap<string, string>
   /** The property that shows and hides a layer of a component, by the layer. */
@@ -205,6 +207,7 @@ export const buildUi = (
     parts: [],
     detached: [],
     refused: [],
+    slots: [],
     properties: new Map(),
     switches: new Map(),
     swaps: new Map(),

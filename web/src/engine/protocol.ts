@@ -109,6 +109,8 @@ export type Converted = {
   readonly parts: readonly UiPart[]
   readonly detached: readonly string[]
   readonly refused: readonly string[]
+  /** Layers of which a person has said that their parts are given them. */
+  readonly slots: readonly string[]
   readonly components: readonly EmittedComponent[]
   /** The language its texts are in, said or told by their words. */
   readonly language: string | undefined

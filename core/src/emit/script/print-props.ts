@@ -5,8 +5,9 @@ import { printBlock } from './print-block.js'
 import { printProperty } from './print-property.js'
 import { quoteString } from './quote-string.js'
 
-const typeOf = ({ kind, of, type, options = [] }: Prop): readonly string[] => {
+const typeOf = ({ kind, of, type, only, options = [] }: Prop): readonly string[] => {
   if (type !== undefined) return type.split(' | ')
+  if (only) return only.map(quoteString)
   if (of) return [`${of.tag}Props[${quoteString(of.prop)}]`]
   if (kind === 'flag') return ['boolean']
   if (kind === 'slot') return ['ReactNode']

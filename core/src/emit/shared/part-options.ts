@@ -7,6 +7,8 @@ export type PartOptions = {
   propertyOf(layer: string): string | undefined
   /** The property of the design's component that shows and hides a layer, and whether it is shown where nothing is said. */
   switchOf(layer: string): Switch | undefined
+  /** Whether a person has said that what stands at its place is given. */
+  isSlot(layer: string): boolean
   /** What a layer is called. */
   nameOf(layer: string): string | undefined
   /** The values of the variant properties of an instance, by its layer. */

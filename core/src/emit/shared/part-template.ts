@@ -85,7 +85,7 @@ export class Template {
     const attributes = this.attributes(elements, name, isRoot)
     const isInline = model.content === 'text'
     const children = groupAlternatives(own).map((child): MarkupNode => {
-      if (child.isSlot) return this.slot(child, isInline)
+      if (child.isSlot === true || this.isSaid(child)) return this.slot(child, isInline)
       const isEverywhere = child.cells.every((cell, i) => cell !== undefined || !elements[i])
       const isGivenHere = isGiven || (property !== undefined && own.children.length === 1)
       if (isEverywhere) return this.build(child, name, false, isGivenHere)
@@ -97,11 +97,19 @@ export class Template {
     return { ...rest, attributes, children }
   }
 
+  /** Whether a person has said of what stands here in any of them that it is given. */
+  private isSaid({ cells }: Overlay): boolean {
+    return cells.some(
+      (cell) =>
+        cell?.kind === 'element' && cell.layer !== undefined && this.options.isSlot(cell.layer),
+    )
+  }
+
   /** Each has something of its own here, and is given it. */
   private slot({ cells }: Overlay, isInline: boolean): MarkupNode {
     const nodes = cells.flatMap((cell) => (cell?.kind === 'element' ? [cell] : []))
     // What is asked for in a form belongs to its label, and words to those around them.
-    if (isInline || nodes.some(holdsControl)) throw new NotOne()
+    if (isInline || nodes.length < cells.length || nodes.some(holdsControl)) throw new NotOne()
     const names = new Set(nodes.map(({ layer }) => this.nameOf(layer)))
     const [only] = names
     const wanted = nodes.every(isIcon) ? 'icon' : names.size === 1 && only ? only : 'content'

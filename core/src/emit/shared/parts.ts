@@ -57,24 +57,34 @@ const attributesOf = ({ prop, values, shown }: Given, at: number): readonly Attr
   return node ? [{ name: prop.name, kind: 'markup', nodes: [node] }] : []
 }
 
-/** A prop as a person has said it is; what cannot be, as it was found. */
-const asSaid = (given: Given, said: PartRuling['props'] = {}): Given => {
+/** Words of which a person has said that no others may be given. */
+const asTyped = (given: Given, type: 'text' | 'choice' | undefined): Given => {
   const { prop, values } = given
-  const ruling = said[prop.id]
+  if (type !== 'choice' || prop.kind !== 'text' || prop.of || prop.type !== undefined) return given
+  const only = [...new Set(values)].filter((value) => typeof value === 'string')
+  return { ...given, prop: { ...prop, only } }
+}
+
+/** A prop as a person has said it is; what cannot be, as it was found. */
+const asSaid = (own: Given, said: PartRuling['props'] = {}): Given => {
+  const ruling = said[own.prop.id]
+  const given = asTyped(own, ruling?.type)
+  const { prop, values } = given
   if (!ruling || prop.kind === 'slot') return given
   const { isRequired, standard } = ruling
   const lacks = prop.kind !== 'flag' && values.includes(undefined)
   // Who is given nothing would show what is said of it.
-  if (lacks) return { prop, values }
+  if (lacks) return given
   const { standard: found, ...rest } = prop
   if (isRequired) return { prop: { ...rest, isOptional: false }, values }
   const fits =
     prop.kind === 'choice'
       ? prop.options?.includes(String(standard)) === true
       : typeof standard === (prop.kind === 'flag' ? 'boolean' : 'string') && prop.kind !== 'code'
-  const own = standard !== undefined && fits ? standard : found
-  const isOptional = prop.isOptional || own !== undefined || isRequired === false
-  return { prop: { ...rest, isOptional, ...(own === undefined ? {} : { standard: own }) }, values }
+  const otherwise = standard !== undefined && fits ? standard : found
+  const isOptional = prop.isOptional || otherwise !== undefined || isRequired === false
+  const more = otherwise === undefined ? {} : { standard: otherwise }
+  return { prop: { ...rest, isOptional, ...more }, values }
 }
 
 type Made = {

@@ -10,6 +10,8 @@ export type Prop = {
   readonly kind: 'text' | 'code' | 'flag' | 'choice' | 'classes' | 'slot'
   /** Of a choice: what may be chosen. */
   readonly options?: readonly string[]
+  /** Of a text: the only ones that may be given, where a person has said so. */
+  readonly only?: readonly string[]
   /** Uses that say nothing have this. */
   readonly standard?: string | boolean
   readonly isOptional: boolean

@@ -274,9 +274,11 @@ const buildUnit = (unit: Unit, options: UnitOptions, inForms: ReadonlySet<string
 /** What parts are made of: names of layers and properties, and which classes say where things stand. */
 const partOptions = ({ project, plan, styling, spelling }: UnitOptions): PartOptions => {
   const names = layerNames(project.pages.flatMap(rootsOf))
+  const slots = new Set(project.slots)
   return {
     propertyOf: (layer) => project.properties.get(layer),
     switchOf: (layer) => project.switches.get(layer),
+    isSlot: (layer) => slots.has(layer),
     nameOf: (layer) => names.get(layer),
     variantOf: (layer) => project.variants.get(layer) ?? {},
     isPlacing: (name) => styling.isPlacing(name),

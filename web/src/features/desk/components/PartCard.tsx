@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { Button } from '../../../shared/ui/Button'
 import { useDesk } from '../model/desk-store'
 import { canTry } from '../model/part-page'
+import { LayerPicture } from './LayerPicture'
 import { PartTry } from './PartTry'
 import { PropRow } from './PropRow'
 
@@ -136,10 +137,14 @@ export const PartCard = ({ part, components, others, nameOf, selected, onShow }:
             <button
               type="button"
               title={givenTo(layer)}
-              className="min-w-0 flex-1 truncate py-0.5 text-left hover:underline"
+              className="flex min-w-0 flex-1 items-center gap-2 py-0.5 text-left hover:underline"
               onClick={() => onShow(layer)}
             >
-              {nameOf(layer)} <span className="text-soft">{givenTo(layer)}</span>
+              <LayerPicture layer={layer} />
+              <span className="min-w-0 flex-1">
+                <span className="block truncate">{nameOf(layer)}</span>
+                <span className="block truncate text-soft">{givenTo(layer)}</span>
+              </span>
             </button>
             {origin.kind !== 'component' && instances.length > 1 && (
               <Button

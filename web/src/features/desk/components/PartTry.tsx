@@ -108,7 +108,8 @@ export const PartTry = ({ component, nameOf, onClose }: Props) => {
   }, [bundle, converted, given])
 
   if (!converted) return null
-  const props = component.props.filter(({ kind }) => kind !== 'classes')
+  const props = component.props.filter(({ kind }) => kind !== 'classes' && kind !== 'slot')
+  const slots = component.props.flatMap(({ kind, name }) => (kind === 'slot' ? [name] : []))
   const change = (name: string, value: Given[string] | undefined): void => {
     const rest = Object.entries(given).filter(([own]) => own !== name)
     setGiven(Object.fromEntries(value === undefined ? rest : [...rest, [name, value]]))
@@ -151,7 +152,13 @@ export const PartTry = ({ component, nameOf, onClose }: Props) => {
               {prop.kind === 'flag' && <span className="font-mono text-xs">{prop.name}</span>}
             </label>
           ))}
-          {props.length === 0 && (
+          {slots.length > 0 && (
+            <p className="text-soft">
+              What is shown in <span className="font-mono text-xs">{slots.join(', ')}</span> comes
+              from the page; here it stays empty.
+            </p>
+          )}
+          {component.props.length === 0 && (
             <p className="text-soft">It is given nothing: it always looks like this.</p>
           )}
           <label className="mt-2 flex items-center gap-2 border-t border-rule pt-3 text-xs">

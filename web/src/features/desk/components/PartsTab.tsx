@@ -44,11 +44,23 @@ export const PartsTab = () => {
   const [chosen, setChosen] = useState<string>()
 
   if (!converted) return <p className="p-3 text-xs text-soft">Looking for what repeats …</p>
-  const { parts, detached, refused } = converted
+  const { parts, detached, refused, slots } = converted
   const last = toCodeKeys(report, selection).at(-1)
   const part =
     parts.find(({ instances }) => last !== undefined && instances.includes(last)) ??
     parts.find(({ id }) => id === chosen)
+  /** Whether a layer stands in an instance of a part. */
+  const isInside = (layer: string): boolean => {
+    const at = layers.findIndex(({ key }) => key === layer)
+    let depth = layers[at]?.depth ?? 0
+    for (let i = at - 1; i >= 0 && depth > 0; i--) {
+      const above = layers[i]!
+      if (above.depth >= depth) continue
+      depth = above.depth
+      if (parts.some(({ instances }) => instances.includes(above.key))) return true
+    }
+    return false
+  }
   const show = (layer: string): void => select([toShownKey(report, screen, layer)])
   const choose = ({ id, instances }: UiPart): void => {
     setChosen(id)
@@ -118,7 +130,7 @@ export const PartsTab = () => {
           </Section>
         )}
       </div>
-      {part ? (
+      {part && (
         <PartCard
           key={part.id}
           part={part}
@@ -128,7 +140,8 @@ export const PartsTab = () => {
           selected={last}
           onShow={show}
         />
-      ) : (
+      )}
+      {(!part || (last !== undefined && !part.instances.includes(last))) && (
         <div className="flex items-baseline gap-2 border-t border-rule p-3 text-xs text-soft">
           {last === undefined ? (
             'Choose a part to see its instances and what they are given.'
@@ -137,9 +150,11 @@ export const PartsTab = () => {
               <span className="min-w-0 flex-1">
                 {refused.includes(last)
                   ? `${nameOf(last)} cannot be a part: something in it opens, shows or sends what is on its page.`
-                  : `${nameOf(last)} is no part.`}
+                  : slots.includes(last)
+                    ? `${nameOf(last)} is a slot of the part it is in.`
+                    : `${nameOf(last)} is no part.`}
               </span>
-              {refused.includes(last) ? (
+              {refused.includes(last) || slots.includes(last) ? (
                 <Button
                   className="h-6! text-xs"
                   onClick={() => void edit({ kind: 'set-part', layers: [last], as: null })}
@@ -147,12 +162,23 @@ export const PartsTab = () => {
                   As found
                 </Button>
               ) : (
-                <Button
-                  className="h-6! text-xs"
-                  onClick={() => void edit({ kind: 'set-part', layers: [last], as: 'part' })}
-                >
-                  Make it one
-                </Button>
+                <>
+                  {isInside(last) && (
+                    <Button
+                      className="h-6! text-xs"
+                      title="What stands at its place is given to the component by who uses it"
+                      onClick={() => void edit({ kind: 'set-part', layers: [last], as: 'slot' })}
+                    >
+                      Make it a slot
+                    </Button>
+                  )}
+                  <Button
+                    className="h-6! text-xs"
+                    onClick={() => void edit({ kind: 'set-part', layers: [last], as: 'part' })}
+                  >
+                    Make it one
+                  </Button>
+                </>
               )}
             </>
           )}

@@ -5,6 +5,7 @@ import { useDesk } from '../model/desk-store'
 const typeOf = ({ kind, options = [] }: Prop): string => {
   if (kind === 'flag') return 'yes or no'
   if (kind === 'choice') return options.join(' | ')
+  if (kind === 'slot') return 'slot'
   return kind === 'classes' ? 'where it stands' : kind === 'code' ? 'picture' : 'text'
 }
 
@@ -73,7 +74,24 @@ export const PropRow = ({ part, prop, isLacking }: Props) => {
           />
         )}
       </th>
-      <td className="py-0.5 pr-2">{typeOf(prop)}</td>
+      <td className="py-0.5 pr-2">
+        {prop.kind === 'text' && prop.type === undefined && !prop.of ? (
+          <select
+            aria-label={`What ${prop.name} may be`}
+            value={prop.only ? 'choice' : 'text'}
+            title={prop.only?.join(' | ')}
+            onChange={({ target: { value } }) =>
+              say({ ...without('type'), ...(value === 'choice' ? { type: 'choice' } : {}) })
+            }
+            className="h-6 rounded-sm border border-transparent bg-transparent hover:border-rule focus:border-rule"
+          >
+            <option value="text">text</option>
+            <option value="choice">one of those used</option>
+          </select>
+        ) : (
+          typeOf(prop)
+        )}
+      </td>
       <td className="py-0.5 text-right whitespace-nowrap text-soft">
         {isListed ? (
           <select

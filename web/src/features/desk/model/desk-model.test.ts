@@ -155,6 +155,7 @@ describe('previews', () => {
     parts: [],
     detached: [],
     refused: [],
+    slots: [],
     components: [],
     language: 'en',
     notes: [],

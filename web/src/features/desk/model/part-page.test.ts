@@ -16,6 +16,7 @@ const converted = (target: 'html' | 'react' | 'vue', files: EmittedFile[]) => ({
   parts: [],
   detached: [],
   refused: [],
+  slots: [],
   components: [],
   language: 'en',
   notes: [],
@@ -33,10 +34,11 @@ const COMPONENT: EmittedComponent = {
     { id: 'picture', name: 'picture', kind: 'code', isOptional: false },
     { id: 'rare', name: 'rare', kind: 'flag', isOptional: true, standard: false },
     { id: 'className', name: 'className', kind: 'classes', isOptional: true, standard: '' },
+    { id: 'icon', name: 'icon', kind: 'slot', isOptional: false },
   ],
   uses: [
-    { layer: 'a', values: ['Gannet Spit', 'shore', undefined, 'mt-2'] },
-    { layer: 'b', values: ['Kelp Pier', 'pier', true, ''] },
+    { layer: 'a', values: ['Gannet Spit', 'shore', undefined, 'mt-2', 'Gull'] },
+    { layer: 'b', values: ['Kelp Pier', 'pier', true, '', 'Crab'] },
   ],
 }
 
@@ -51,7 +53,7 @@ const SOURCES = [
 ]
 
 describe('a component by itself', () => {
-  test('is given what one of its instances gives, but for where that stands', () => {
+  test('is given what one of its instances gives, but for where that stands and what is shown in it', () => {
     expect(givenBy(COMPONENT, 'b')).toEqual({
       title: 'Kelp Pier',
       picture: { picture: 'pier' },

@@ -124,7 +124,7 @@ export const givenBy = ({ props, uses }: EmittedComponent, layer: string | undef
   return Object.fromEntries(
     props.flatMap(({ name, kind }: Prop, i) => {
       const value = use?.values[i]
-      if (value === undefined || kind === 'classes') return []
+      if (value === undefined || kind === 'classes' || kind === 'slot') return []
       return [[name, kind === 'code' ? { picture: String(value) } : value] as const]
     }),
   )
