@@ -1,37 +1,35 @@
-import { useDesk } from '../model/desk-store'
 import { useObjectAddress } from '../../../shared/lib/use-object-address'
+import { useDesk } from '../model/desk-store'
 
-const WIDTH_PX = 88
-const HEIGHT_PX = 52
+const WIDTH_PX = 288
+const HEIGHT_PX = 72
 
 type Props = { readonly layer: string }
 
-/** A layer as it is drawn, small: a piece of the drawing of its screen. */
+/** A layer as it is drawn, at most as large as this: a piece of the drawing of its screen. */
 export const LayerPicture = ({ layer }: Props) => {
   const row = useDesk((s) => s.drawn?.layers.find(({ key }) => key === layer))
   const screen = useDesk((s) => s.drawn?.screens.find(({ key }) => key === row?.screen))
   const address = useObjectAddress(screen?.svg ?? '', 'image/svg+xml')
-  if (!row || !screen || !address) return <span className="block h-13 w-22 shrink-0 bg-tint" />
+  if (!row || !screen || !address) return null
   const { x, y, width, height } = row.box
   const scale = Math.min(WIDTH_PX / Math.max(1, width), HEIGHT_PX / Math.max(1, height), 1)
   return (
-    <span className="flex h-13 w-22 shrink-0 items-center justify-center bg-tint">
-      <span
-        className="relative block overflow-hidden"
-        style={{ width: width * scale, height: height * scale }}
-      >
-        <img
-          src={address}
-          alt=""
-          className="absolute max-w-none origin-top-left"
-          style={{
-            width: screen.width * scale,
-            height: screen.height * scale,
-            left: -x * scale,
-            top: -y * scale,
-          }}
-        />
-      </span>
+    <span
+      className="relative block overflow-hidden"
+      style={{ width: width * scale, height: height * scale }}
+    >
+      <img
+        src={address}
+        alt=""
+        className="absolute max-w-none"
+        style={{
+          width: screen.width * scale,
+          height: screen.height * scale,
+          left: -x * scale,
+          top: -y * scale,
+        }}
+      />
     </span>
   )
 }

@@ -132,19 +132,18 @@ export const PartCard = ({ part, components, others, nameOf, selected, onShow }:
         {instances.map((layer) => (
           <li
             key={layer}
-            className={`flex items-center gap-2 border-l-2 pl-2 ${layer === selected ? 'border-settled bg-tint' : 'border-transparent'}`}
+            className={`flex flex-wrap items-center gap-x-2 border-l-2 py-1 pl-2 ${layer === selected ? 'border-settled bg-tint' : 'border-transparent'}`}
           >
+            <span className="w-full">
+              <LayerPicture layer={layer} />
+            </span>
             <button
               type="button"
               title={givenTo(layer)}
-              className="flex min-w-0 flex-1 items-center gap-2 py-0.5 text-left hover:underline"
+              className="min-w-0 flex-1 truncate py-0.5 text-left hover:underline"
               onClick={() => onShow(layer)}
             >
-              <LayerPicture layer={layer} />
-              <span className="min-w-0 flex-1">
-                <span className="block truncate">{nameOf(layer)}</span>
-                <span className="block truncate text-soft">{givenTo(layer)}</span>
-              </span>
+              {nameOf(layer)} <span className="text-soft">{givenTo(layer)}</span>
             </button>
             {origin.kind !== 'component' && instances.length > 1 && (
               <Button

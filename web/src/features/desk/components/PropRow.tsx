@@ -83,10 +83,10 @@ export const PropRow = ({ part, prop, isLacking }: Props) => {
             onChange={({ target: { value } }) =>
               say({ ...without('type'), ...(value === 'choice' ? { type: 'choice' } : {}) })
             }
-            className="h-6 rounded-sm border border-transparent bg-transparent hover:border-rule focus:border-rule"
+            className="h-6 w-16 rounded-sm border border-transparent bg-transparent hover:border-rule focus:border-rule"
           >
             <option value="text">text</option>
-            <option value="choice">one of those used</option>
+            <option value="choice">one of these</option>
           </select>
         ) : (
           typeOf(prop)
