@@ -81,6 +81,8 @@ export const nativeAttributes = (
         ...(bound.length === 0 ? [] : [code(`[${attribute.name}]`, joinClasses(bound))]),
       ]
     }
+    case 'list':
+      throw new Error(`An element of HTML is given no list: ${attribute.name}`)
     case 'markup':
       throw new Error(`${attribute.name}: what is shown stands between the tags`)
     case 'spread':

@@ -29,6 +29,7 @@ export const typeOfInput = (
   const owner = findOwner(tag, name, parts)
   if (owner?.prop.type !== undefined) return { name: owner.prop.type, imports: [] }
   if (owner?.prop.only) return { name: owner.prop.only.map(quoteString).join(' | '), imports: [] }
+  if (owner?.prop.kind === 'list') return { name: 'string[]', imports: [] }
   if (owner?.prop.kind === 'flag') return { name: 'boolean', imports: [] }
   if (owner?.prop.kind !== 'choice') return { name: 'string', imports: [] }
   const type = choiceTypeOf(owner)

@@ -14,7 +14,7 @@ import {
 import type { PartComponent, Prop } from '../shared/prop.js'
 import { inputAttribute, nativeAttributes, readCode, routerLink, type Scope } from './attributes.js'
 import { attributeOf, elementOf } from './names.js'
-import { holdsCode, quoteInWords } from './quote.js'
+import { holdsCode, quoteInAttribute, quoteInWords } from './quote.js'
 import { PLACING, standingOf } from './standing.js'
 
 /** What a template is written with. */
@@ -112,6 +112,8 @@ const useOf = (
     if (isClass(one) && one.kind !== 'spread') {
       return inputAttribute({ ...one, name: PLACING }, scope)
     }
+    if (one.kind === 'list')
+      return { ...one, name: `[${one.name}]`, texts: one.texts.map(quoteInAttribute) }
     const prop = part.props.find(({ name }) => name === one.name)
     return inputAttribute(one, scope, prop?.standard)
   })
@@ -201,7 +203,7 @@ const toNode = (node: MarkupNode, scope: Scope, options: TemplateOptions): Marku
       const { list, item, key, template } = node
       return {
         kind: 'block',
-        head: `@for (${item} of ${list}; track ${key ?? '$index'})`,
+        head: `@for (${item} of ${readCode(list, scope)}; track ${key ?? '$index'})`,
         children: [toNode(template, scope, options)],
       }
     }

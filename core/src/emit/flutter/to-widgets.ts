@@ -199,6 +199,8 @@ const useOf = (element: MarkupElement, part: PartComponent, context: WidgetConte
     element.attributes.flatMap((one): [string, string | Dart][] => {
       if (isClass(one)) return []
       if (one.kind === 'markup') return [[dartName(one.name), itemOf(one.nodes[0]!, context)]]
+      if (one.kind === 'list')
+        return [[dartName(one.name), list(one.texts.map((own) => raw(quoteDart(own))))]]
       if (one.kind === 'spread') {
         const given = context.lists.find(({ item }) => item === one.code)
         return (given?.fields ?? [])
@@ -395,7 +397,7 @@ const itemOf = (node: MarkupNode, context: WidgetContext): Dart => {
       const { list: name, item, template } = node
       return {
         kind: 'when',
-        head: `for (final ${item} in ${listName(name)})`,
+        head: `for (final ${item} in ${context.props.has(name) ? dartName(name) : listName(name)})`,
         item: itemOf(template, context),
       }
     }

@@ -21,6 +21,8 @@ import {
   span,
   type Doc,
 } from '../shared/document.js'
+import { printTexts } from '../shared/print-texts.js'
+import { quoteString } from '../script/quote-string.js'
 import { escapeText, quoteAttribute } from './escape.js'
 
 /** Prints JSX so that Prettier leaves it as it is. */
@@ -38,6 +40,10 @@ const printAttribute = (attribute: Attribute): Doc => {
       )
       const given = attribute.isPlaced ? ['${className}'] : []
       return `${attribute.name}={\`${[attribute.base, ...looks, ...given].filter(Boolean).join(' ')}\`}`
+    }
+    case 'list': {
+      const texts = attribute.texts.map(quoteString)
+      return concat([`${attribute.name}={`, printTexts(texts), '}'])
     }
     case 'markup':
       return printShown(attribute.name, attribute.nodes)

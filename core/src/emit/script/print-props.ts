@@ -11,6 +11,7 @@ const typeOf = ({ kind, of, type, only, options = [] }: Prop): readonly string[]
   if (of) return [`${of.tag}Props[${quoteString(of.prop)}]`]
   if (kind === 'flag') return ['boolean']
   if (kind === 'slot') return ['ReactNode']
+  if (kind === 'list') return ['string[]']
   return kind === 'choice' ? options.map(quoteString) : ['string']
 }
 

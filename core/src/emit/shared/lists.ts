@@ -80,7 +80,7 @@ const isAlike = (a: MarkupNode, b: MarkupNode, options: ListOptions): boolean =>
 /** Data says nothing of what is shown in a component: it must be the same in all. */
 const showsSame = (a: MarkupElement, b: MarkupElement): boolean => {
   const shown = (one: MarkupElement): string =>
-    JSON.stringify(one.attributes.filter(({ kind }) => kind === 'markup'))
+    JSON.stringify(one.attributes.filter(({ kind }) => kind === 'markup' || kind === 'list'))
   return shown(a) === shown(b)
 }
 

@@ -14,6 +14,8 @@ export type LookReference = {
 export type Attribute =
   | { readonly name: string; readonly kind: 'text'; readonly text: string; readonly type?: string }
   | { readonly name: string; readonly kind: 'code'; readonly code: string; readonly type?: string }
+  /** Several texts, handed to a component that writes each; in quotes where a target has them ready to be printed. */
+  | { readonly name: string; readonly kind: 'list'; readonly texts: readonly string[] }
   /** Something that is shown, handed to a component. */
   | { readonly name: string; readonly kind: 'markup'; readonly nodes: readonly MarkupNode[] }
   /** Classes of a component, some of which depend on what it is given. */

@@ -38,6 +38,8 @@ type Field = Pick<Prop, 'id' | 'name' | 'kind' | 'of' | 'type'> & {
   readonly standard?: boolean
   /** Of a slot: what each shows. */
   readonly shown?: readonly (MarkupNode | undefined)[]
+  /** Of a list: the texts of each. */
+  readonly texts?: readonly (readonly string[])[]
 }
 
 /** Why things cannot be one component: what differs cannot be given. */
@@ -54,6 +56,7 @@ export class Template {
   constructor(
     count: number,
     private readonly partWords: ReadonlySet<string>,
+    private readonly saidWords: ReadonlySet<string>,
     private readonly names: PropNames,
     private readonly options: PartOptions,
   ) {
@@ -84,7 +87,8 @@ export class Template {
     const name = named ?? nameOfWords(words, model.tag)
     const attributes = this.attributes(elements, name, isRoot)
     const isInline = model.content === 'text'
-    const children = groupAlternatives(own).map((child): MarkupNode => {
+    const children = this.groupLists(groupAlternatives(own)).map((child): MarkupNode => {
+      if ('columns' in child) return this.list(child)
       if (child.isSlot === true || this.isSaid(child)) return this.slot(child, isInline)
       const isEverywhere = child.cells.every((cell, i) => cell !== undefined || !elements[i])
       const isGivenHere = isGiven || (property !== undefined && own.children.length === 1)
@@ -95,6 +99,66 @@ export class Template {
     })
     const { part: _part, ...rest } = model
     return { ...rest, attributes, children }
+  }
+
+  /** Items that follow one another, where some have more of them than others. */
+  private groupLists(places: readonly Place[]): readonly (Place | Run)[] {
+    const { likenessOf } = this.options
+    const likeness = ({ cells }: Place): string | undefined => {
+      const all = cells.flatMap((cell) => (cell ? [isItem(cell) ? cell : undefined] : []))
+      if (all.includes(undefined)) return undefined
+      const looks = all.map((one) => `${one!.tag} ${likenessOf(classesOf(one!).join(' '))}`)
+      return new Set(looks).size === 1 ? looks[0] : undefined
+    }
+    const groups: (Place | Run)[] = []
+    for (let from = 0; from < places.length; from++) {
+      const own = likeness(places[from]!)
+      let to = from
+      while (own !== undefined && to + 1 < places.length && likeness(places[to + 1]!) === own) to++
+      const columns = places.slice(from, to + 1)
+      const isRagged = columns.some(({ cells }) => cells.includes(undefined))
+      const isNamed = columns.some(({ cells }) =>
+        cells.some((cell) => cell?.kind === 'element' && this.isProperty(cell)),
+      )
+      if (columns.length < LEAST_ITEMS || !isRagged || isNamed) groups.push(places[from]!)
+      else {
+        groups.push({ columns })
+        from = to
+      }
+    }
+    return groups
+  }
+
+  private isProperty({ layer }: MarkupElement): boolean {
+    if (layer === undefined) return false
+    return (
+      this.options.propertyOf(layer) !== undefined || this.options.switchOf(layer) !== undefined
+    )
+  }
+
+  /** Several texts, each in an element of its own: a loop over what is given. */
+  private list({ columns }: Run): MarkupNode {
+    if (this.fields.length >= MOST_PROPS) throw new NotOne()
+    const count = columns[0]!.cells.length
+    const texts = Array.from({ length: count }, (_, row) =>
+      columns.flatMap(({ cells }) => (cells[row] ? [wordsOf(cells[row])] : [])),
+    )
+    const items = columns.flatMap(({ cells }) =>
+      cells.flatMap((cell) => cell ?? []),
+    ) as MarkupElement[]
+    const model = items.reduce((a, b) => (classesOf(b).length > classesOf(a).length ? b : a))
+    const named = this.names.take('items')
+    const item = this.names.take('item').name
+    this.fields.push({ ...named, kind: 'list', values: texts.map((own) => own.join('\n')), texts })
+    const areDistinct = texts.every((own) => new Set(own).size === own.length)
+    const { layer: _layer, ...rest } = model
+    return {
+      kind: 'loop',
+      list: named.name,
+      item,
+      key: areDistinct ? item : undefined,
+      template: { ...rest, children: [{ kind: 'expression', code: item }] },
+    }
   }
 
   /** Whether a person has said of what stands here in any of them that it is given. */
@@ -129,7 +193,12 @@ export class Template {
         ? this.options.switchOf(model.layer)
         : undefined
     // What is there for its words alone is there when they are given.
-    const content = this.build(own, near, false, switched === undefined && countTexts(model) === 1)
+    const content = this.build(
+      own,
+      near,
+      false,
+      switched === undefined && textsIn(model).length === 1,
+    )
     if (content.kind !== 'element') throw new NotOne()
     const isThere = own.cells.map((cell) => (cell ? true : undefined))
     const inside = this.fields.slice(before)
@@ -169,7 +238,7 @@ export class Template {
         if (!isFree) throw new NotOne()
         return [model]
       }
-      if (model.kind === 'spread' || model.kind === 'markup') throw new NotOne()
+      if (['spread', 'markup', 'list'].includes(model.kind)) throw new NotOne()
       const isLacking = elements.some((element, i) => element && !all[i])
       if (isLacking && ALWAYS_SAID.has(name)) throw new NotOne()
       if (all.every((one) => one === undefined || isTrue(one))) {
@@ -264,12 +333,38 @@ export class Template {
     const name = layer === undefined ? undefined : this.options.nameOf(layer)
     if (name === undefined || isIdleName(name)) return undefined
     const words = name.split(/[^\p{L}\p{N}]+/u).filter((word) => !/^\d*$/.test(word))
+    // What one of them says is no name for what all of them have.
+    const isSaid = words.length > 1 && words.every((word) => this.saidWords.has(word.toLowerCase()))
+    if (isSaid) return undefined
     const left = words.filter((word) => !this.partWords.has(word.toLowerCase()))
     return (left.length > 0 ? left : words).slice(0, 3).join(' ') || undefined
   }
 }
 
 type Place = Overlay & { readonly isSlot?: boolean }
+
+/** Places at which items of one list stand. */
+type Run = { readonly columns: readonly Place[] }
+
+/** Fewer items are things of their own. */
+const LEAST_ITEMS = 2
+
+/** An element that has words and a look, and nothing else. */
+const isItem = (node: MarkupNode): node is MarkupElement =>
+  node.kind === 'element' &&
+  node.isUse !== true &&
+  node.part === undefined &&
+  node.attributes.every(isClass) &&
+  node.children.length === 1 &&
+  node.children[0]!.kind === 'text' &&
+  !/^h[1-6]$/.test(node.tag)
+
+const wordsOf = (node: MarkupNode): string =>
+  node.kind === 'element' && node.children[0]?.kind === 'text' ? node.children[0].text : ''
+
+/** All texts in something, in reading order. */
+export const textsIn = (node: MarkupNode): readonly string[] =>
+  node.kind === 'text' ? [node.text] : node.kind === 'element' ? node.children.flatMap(textsIn) : []
 
 /** So much of what stands in things must be in all of them, or each has something of its own there. */
 const COMMON_SHARE = 0.5
@@ -321,19 +416,4 @@ const nameOfNode = (node: MarkupElement): string => firstWords(node) ?? node.tag
 const isTrue = (one: Attribute): boolean =>
   (one.kind === 'code' && one.code === 'true') || (one.kind === 'text' && one.text === 'true')
 
-const countTexts = (node: MarkupNode): number =>
-  node.kind === 'text'
-    ? 1
-    : node.kind === 'element'
-      ? node.children.reduce((sum, child) => sum + countTexts(child), 0)
-      : 0
-
-const firstWords = (node: MarkupNode): string | undefined => {
-  if (node.kind === 'text') return node.text
-  if (node.kind !== 'element') return undefined
-  for (const child of node.children) {
-    const found = firstWords(child)
-    if (found !== undefined) return found
-  }
-  return undefined
-}
+const firstWords = (node: MarkupNode): string | undefined => textsIn(node)[0]

@@ -3,7 +3,7 @@ import type { UiPart } from '../../ui/nodes.js'
 import { describeLooks, type Looks } from './looks.js'
 import { code, text, type Attribute, type MarkupElement, type MarkupNode } from './markup.js'
 import type { PartOptions } from './part-options.js'
-import { NotOne, Template } from './part-template.js'
+import { NotOne, Template, textsIn } from './part-template.js'
 import type { PartComponent, Prop, PropValue } from './prop.js'
 import { PropNames } from './prop-names.js'
 import { overlay } from './unify.js'
@@ -48,10 +48,13 @@ type Given = {
   readonly values: readonly PropValue[]
   /** Of a slot: what each shows. */
   readonly shown?: readonly (MarkupNode | undefined)[]
+  /** Of a list: the texts of each. */
+  readonly texts?: readonly (readonly string[])[]
 }
 
 /** What one instance is given, as attributes of its use. */
-const attributesOf = ({ prop, values, shown }: Given, at: number): readonly Attribute[] => {
+const attributesOf = ({ prop, values, shown, texts }: Given, at: number): readonly Attribute[] => {
+  if (prop.kind === 'list') return [{ name: prop.name, kind: 'list', texts: texts![at]! }]
   if (prop.kind !== 'slot') return asAttribute(prop, values[at])
   const node = shown?.[at]
   return node ? [{ name: prop.name, kind: 'markup', nodes: [node] }] : []
@@ -70,7 +73,7 @@ const asSaid = (own: Given, said: PartRuling['props'] = {}): Given => {
   const ruling = said[own.prop.id]
   const given = asTyped(own, ruling?.type)
   const { prop, values } = given
-  if (!ruling || prop.kind === 'slot') return given
+  if (!ruling || prop.kind === 'slot' || prop.kind === 'list') return given
   const { isRequired, standard } = ruling
   const lacks = prop.kind !== 'flag' && values.includes(undefined)
   // Who is given nothing would show what is said of it.
@@ -99,9 +102,11 @@ const makeComponent = (
   suffix: string,
   options: PartOptions,
 ): Made | undefined => {
-  const words = new Set(part.name.toLowerCase().split(/[^\p{L}\p{N}]+/u))
+  const wordsIn = (text: string): readonly string[] => text.toLowerCase().split(/[^\p{L}\p{N}]+/u)
+  const words = new Set(wordsIn(part.name))
+  const said = new Set(instances.flatMap(textsIn).flatMap(wordsIn))
   const names = new PropNames(part.props)
-  const template = new Template(instances.length, words, names, options)
+  const template = new Template(instances.length, words, said, names, options)
   let built: MarkupElement
   try {
     built = template.build(overlay(instances), '', true) as MarkupElement
@@ -131,7 +136,7 @@ const makeComponent = (
     },
     values,
   }))
-  const given = fields.map(({ values, standard, shown, ...field }): Given => ({
+  const given = fields.map(({ values, standard, shown, texts, ...field }): Given => ({
     prop: {
       ...field,
       isOptional: field.kind === 'flag' || values.includes(undefined),
@@ -139,6 +144,7 @@ const makeComponent = (
     },
     values,
     ...(shown ? { shown } : {}),
+    ...(texts ? { texts } : {}),
   }))
   const isPlaced = placing.some((list) => list !== '')
   const placed: Given = {

@@ -14,6 +14,7 @@ import {
   type GroupId,
 } from './document.js'
 import { escapeCode, escapeText, quoteAttribute } from './html-escape.js'
+import { printTexts } from './print-texts.js'
 import {
   borrowsLastChildClosingEnd,
   borrowsNextOpeningStart,
@@ -67,6 +68,10 @@ const printAttribute = (attribute: Attribute): Doc => {
     return isBare ? name : `${name}=${quoteAttribute(attribute.text)}`
   }
   if (attribute.kind === 'classes') return `${name}=${quoteAttribute(attribute.base)}`
+  if (attribute.kind === 'list') {
+    const texts = attribute.texts.map(escapeCode)
+    return concat([`${name}="`, printTexts(texts), '"'])
+  }
   if (attribute.kind === 'markup') throw new Error(`${name}: markup is no attribute of a tag`)
   const words = escapeCode(attribute.code)
   if (isHuggedCode(attribute.code)) return `${name}="${words}"`

@@ -6,8 +6,8 @@ export type Prop = {
   /** By which a person's words about it are known, whatever it is called. */
   readonly id: string
   readonly name: string
-  /** `slot`: something that is shown. */
-  readonly kind: 'text' | 'code' | 'flag' | 'choice' | 'classes' | 'slot'
+  /** `slot`: something that is shown; `list`: several texts. */
+  readonly kind: 'text' | 'code' | 'flag' | 'choice' | 'classes' | 'slot' | 'list'
   /** Of a choice: what may be chosen. */
   readonly options?: readonly string[]
   /** Of a text: the only ones that may be given, where a person has said so. */
@@ -36,5 +36,5 @@ export type PartComponent = {
   }[]
 }
 
-/** What an instance is given; undefined: nothing. */
+/** What an instance is given; undefined: nothing. Of a list: its texts, each on a line; of a slot: what it says. */
 export type PropValue = string | boolean | undefined

@@ -1,4 +1,5 @@
 import { separateWords } from '../../text/names.js'
+import { quoteInAttribute } from './behaviour/statements.js'
 import {
   code,
   inPlace,
@@ -41,6 +42,14 @@ const attributesOf = (attribute: Attribute, tag: string): readonly Attribute[] =
         ...(bound === undefined ? [] : [code(`:${attribute.name}`, bound)]),
       ]
     }
+    case 'list':
+      return [
+        {
+          ...attribute,
+          name: `:${hyphenate(attribute.name)}`,
+          texts: attribute.texts.map(quoteInAttribute),
+        },
+      ]
     case 'markup':
       // It stands in a slot.
       return []

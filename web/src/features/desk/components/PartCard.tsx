@@ -16,7 +16,7 @@ const shown = (value: Value): string =>
       ? 'yes'
       : value === false
         ? 'no'
-        : value
+        : value.replaceAll('\n', ', ')
 
 type PropertiesProps = {
   readonly part: UiPart

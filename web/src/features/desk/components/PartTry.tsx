@@ -50,7 +50,7 @@ const Control = ({ prop, value, pictures, onChange }: ControlProps) => {
       return (
         <select
           className={FIELD}
-          value={typeof value === 'object' ? value.picture : ''}
+          value={typeof value === 'object' && 'picture' in value ? value.picture : ''}
           onChange={(event) => onChange({ picture: event.target.value })}
         >
           {pictures.map((name) => (
@@ -58,6 +58,17 @@ const Control = ({ prop, value, pictures, onChange }: ControlProps) => {
           ))}
         </select>
       )
+    case 'list':
+      return (
+        <textarea
+          rows={3}
+          className={`${FIELD} h-auto! resize-y py-1`}
+          value={Array.isArray(value) ? value.join('\n') : ''}
+          onChange={(event) => onChange(event.target.value.split('\n'))}
+        />
+      )
+    case 'slot':
+      return null
     case 'text':
     case 'classes':
       return (

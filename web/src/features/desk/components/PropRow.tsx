@@ -6,6 +6,7 @@ const typeOf = ({ kind, options = [] }: Prop): string => {
   if (kind === 'flag') return 'yes or no'
   if (kind === 'choice') return options.join(' | ')
   if (kind === 'slot') return 'slot'
+  if (kind === 'list') return 'texts'
   return kind === 'classes' ? 'where it stands' : kind === 'code' ? 'picture' : 'text'
 }
 

@@ -35,10 +35,11 @@ const COMPONENT: EmittedComponent = {
     { id: 'rare', name: 'rare', kind: 'flag', isOptional: true, standard: false },
     { id: 'className', name: 'className', kind: 'classes', isOptional: true, standard: '' },
     { id: 'icon', name: 'icon', kind: 'slot', isOptional: false },
+    { id: 'finds', name: 'finds', kind: 'list', isOptional: false },
   ],
   uses: [
-    { layer: 'a', values: ['Gannet Spit', 'shore', undefined, 'mt-2', 'Gull'] },
-    { layer: 'b', values: ['Kelp Pier', 'pier', true, '', 'Crab'] },
+    { layer: 'a', values: ['Gannet Spit', 'shore', undefined, 'mt-2', 'Gull', 'Rope\nKelp'] },
+    { layer: 'b', values: ['Kelp Pier', 'pier', true, '', 'Crab', 'Float'] },
   ],
 }
 
@@ -58,10 +59,12 @@ describe('a component by itself', () => {
       title: 'Kelp Pier',
       picture: { picture: 'pier' },
       rare: true,
+      finds: ['Float'],
     })
     expect(givenBy(COMPONENT, 'gone')).toEqual({
       title: 'Gannet Spit',
       picture: { picture: 'shore' },
+      finds: ['Rope', 'Kelp'],
     })
   })
 

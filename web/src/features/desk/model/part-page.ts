@@ -3,8 +3,10 @@ import type { Bundle, PreviewFile } from '../../../shared/lib/api'
 import type { Converted } from '../../../engine/protocol'
 import { buildAppPage, toSources } from './preview-html'
 
-/** What a component is given: a picture by the name it is imported under. */
-export type Given = Readonly<Record<string, string | boolean | { readonly picture: string }>>
+/** What a component is given: a picture by the name it is imported under, a list by its texts. */
+export type Given = Readonly<
+  Record<string, string | boolean | readonly string[] | { readonly picture: string }>
+>
 
 /** Where the pictures are that components are given, by the names they are imported under. */
 export const findPictures = ({ files }: Pick<Converted, 'files'>): ReadonlyMap<string, string> => {
@@ -122,10 +124,11 @@ export const buildPartPage = (converted: Converted, bundle: Bundle): string => {
 export const givenBy = ({ props, uses }: EmittedComponent, layer: string | undefined): Given => {
   const use = uses.find((one) => one.layer === layer) ?? uses[0]
   return Object.fromEntries(
-    props.flatMap(({ name, kind }: Prop, i) => {
+    props.flatMap(({ name, kind }: Prop, i): readonly (readonly [string, Given[string]])[] => {
       const value = use?.values[i]
       if (value === undefined || kind === 'classes' || kind === 'slot') return []
-      return [[name, kind === 'code' ? { picture: String(value) } : value] as const]
+      if (kind === 'list') return [[name, String(value).split('\n')]]
+      return [[name, kind === 'code' ? { picture: String(value) } : value]]
     }),
   )
 }
