@@ -13,6 +13,7 @@ import {
 import type { Varying } from './looks.js'
 import type { Prop, PropValue } from './prop.js'
 import { ATTRIBUTE_NAMES, FLAG_NAMES, nameOfWords, PropNames } from './prop-names.js'
+import { placesIn, wordsOf, type PlaceOptions } from './part-places.js'
 import { classesOf, type Overlay } from './unify.js'
 
 /** Code in attributes that means the same wherever it stands. */
@@ -51,7 +52,8 @@ export class Template {
   readonly placing: string[]
   /** Classes that only some have, by the element. */
   readonly varying: Varying[] = []
-  private readonly places = new UniqueNames('')
+  private readonly placeNames = new UniqueNames('')
+  private readonly places: PlaceOptions
 
   constructor(
     count: number,
@@ -61,6 +63,17 @@ export class Template {
     private readonly options: PartOptions,
   ) {
     this.placing = Array.from({ length: count }, () => '')
+    const isAbout =
+      (isSo: (layer: string) => boolean) =>
+      ({ layer }: MarkupElement): boolean =>
+        layer !== undefined && isSo(layer)
+    this.places = {
+      likenessOf: (classes) => options.likenessOf(classes),
+      isProperty: isAbout(
+        (layer) => options.propertyOf(layer) !== undefined || options.switchOf(layer) !== undefined,
+      ),
+      isSlot: isAbout((layer) => options.isSlot(layer)),
+    }
   }
 
   /** `isGiven`: the words in it are a property of the design's component, whether they differ or not. */
@@ -87,9 +100,10 @@ export class Template {
     const name = named ?? nameOfWords(words, model.tag)
     const attributes = this.attributes(elements, name, isRoot)
     const isInline = model.content === 'text'
-    const children = this.groupLists(groupAlternatives(own)).map((child): MarkupNode => {
-      if ('columns' in child) return this.list(child)
-      if (child.isSlot === true || this.isSaid(child)) return this.slot(child, isInline)
+    const children = placesIn(own, this.places).map((place): MarkupNode => {
+      if (place.kind === 'items') return this.list(place.columns)
+      if (place.kind === 'slot') return this.slot(place.cells, isInline)
+      const child = place.own
       const isEverywhere = child.cells.every((cell, i) => cell !== undefined || !elements[i])
       const isGivenHere = isGiven || (property !== undefined && own.children.length === 1)
       if (isEverywhere) return this.build(child, name, false, isGivenHere)
@@ -101,43 +115,8 @@ export class Template {
     return { ...rest, attributes, children }
   }
 
-  /** Items that follow one another, where some have more of them than others. */
-  private groupLists(places: readonly Place[]): readonly (Place | Run)[] {
-    const { likenessOf } = this.options
-    const likeness = ({ cells }: Place): string | undefined => {
-      const all = cells.flatMap((cell) => (cell ? [isItem(cell) ? cell : undefined] : []))
-      if (all.includes(undefined)) return undefined
-      const looks = all.map((one) => `${one!.tag} ${likenessOf(classesOf(one!).join(' '))}`)
-      return new Set(looks).size === 1 ? looks[0] : undefined
-    }
-    const groups: (Place | Run)[] = []
-    for (let from = 0; from < places.length; from++) {
-      const own = likeness(places[from]!)
-      let to = from
-      while (own !== undefined && to + 1 < places.length && likeness(places[to + 1]!) === own) to++
-      const columns = places.slice(from, to + 1)
-      const isRagged = columns.some(({ cells }) => cells.includes(undefined))
-      const isNamed = columns.some(({ cells }) =>
-        cells.some((cell) => cell?.kind === 'element' && this.isProperty(cell)),
-      )
-      if (columns.length < LEAST_ITEMS || !isRagged || isNamed) groups.push(places[from]!)
-      else {
-        groups.push({ columns })
-        from = to
-      }
-    }
-    return groups
-  }
-
-  private isProperty({ layer }: MarkupElement): boolean {
-    if (layer === undefined) return false
-    return (
-      this.options.propertyOf(layer) !== undefined || this.options.switchOf(layer) !== undefined
-    )
-  }
-
   /** Several texts, each in an element of its own: a loop over what is given. */
-  private list({ columns }: Run): MarkupNode {
+  private list(columns: readonly Overlay[]): MarkupNode {
     if (this.fields.length >= MOST_PROPS) throw new NotOne()
     const count = columns[0]!.cells.length
     const texts = Array.from({ length: count }, (_, row) =>
@@ -161,16 +140,8 @@ export class Template {
     }
   }
 
-  /** Whether a person has said of what stands here in any of them that it is given. */
-  private isSaid({ cells }: Overlay): boolean {
-    return cells.some(
-      (cell) =>
-        cell?.kind === 'element' && cell.layer !== undefined && this.options.isSlot(cell.layer),
-    )
-  }
-
   /** Each has something of its own here, and is given it. */
-  private slot({ cells }: Overlay, isInline: boolean): MarkupNode {
+  private slot(cells: Overlay['cells'], isInline: boolean): MarkupNode {
     const nodes = cells.flatMap((cell) => (cell?.kind === 'element' ? [cell] : []))
     // What is asked for in a form belongs to its label, and words to those around them.
     if (isInline || nodes.length < cells.length || nodes.some(holdsControl)) throw new NotOne()
@@ -301,7 +272,7 @@ export class Template {
     const base = common.join(' ')
     const differs = new Set(rests.filter((rest) => rest !== undefined)).size > 1
     if (!differs && !isPlaced) return base === '' ? [] : [text(classAttribute, base)]
-    const place = this.places.take(toCamel(isRoot ? 'whole' : near, 'part'))
+    const place = this.placeNames.take(toCamel(isRoot ? 'whole' : near, 'part'))
     if (differs) this.varying.push({ place, rests })
     // Which choice tells of it is known when all of them are.
     const looks = differs ? [{ record: '', prop: '', place }] : []
@@ -341,65 +312,9 @@ export class Template {
   }
 }
 
-type Place = Overlay & { readonly isSlot?: boolean }
-
-/** Places at which items of one list stand. */
-type Run = { readonly columns: readonly Place[] }
-
-/** Fewer items are things of their own. */
-const LEAST_ITEMS = 2
-
-/** An element that has words and a look, and nothing else. */
-const isItem = (node: MarkupNode): node is MarkupElement =>
-  node.kind === 'element' &&
-  node.isUse !== true &&
-  node.part === undefined &&
-  node.attributes.every(isClass) &&
-  node.children.length === 1 &&
-  node.children[0]!.kind === 'text' &&
-  !/^h[1-6]$/.test(node.tag)
-
-const wordsOf = (node: MarkupNode): string =>
-  node.kind === 'element' && node.children[0]?.kind === 'text' ? node.children[0].text : ''
-
 /** All texts in something, in reading order. */
 export const textsIn = (node: MarkupNode): readonly string[] =>
   node.kind === 'text' ? [node.text] : node.kind === 'element' ? node.children.flatMap(textsIn) : []
-
-/** So much of what stands in things must be in all of them, or each has something of its own there. */
-const COMMON_SHARE = 0.5
-
-/** Things that stand at one place, but have hardly anything in common. */
-const areDifferent = ({ cells, children }: Overlay): boolean => {
-  if (children.length < 2 || cells.some((cell) => cell?.kind !== 'element')) return false
-  const common = children.filter((child) => child.cells.every((cell) => cell !== undefined))
-  return common.length < COMMON_SHARE * children.length
-}
-
-/**
- * The places in a thing, from the places that are laid over each other: where each has exactly one of several that follow
- * one another, those are one place, at which things differ.
- */
-const groupAlternatives = ({ cells, children }: Overlay): readonly Place[] => {
-  const places: Place[] = []
-  for (let from = 0; from < children.length; from++) {
-    const merged: (MarkupNode | undefined)[] = cells.map(() => undefined)
-    let to = from
-    for (; to < children.length; to++) {
-      const own = children[to]!.cells
-      if (own.some((cell, row) => cell !== undefined && merged[row] !== undefined)) break
-      own.forEach((cell, row) => (merged[row] ??= cell))
-      if (cells.every((cell, row) => !cell || merged[row] !== undefined)) break
-    }
-    const isWhole = to < children.length && cells.every((cell, row) => !cell || merged[row])
-    const first = children[from]!
-    if (to > from && isWhole) {
-      places.push({ cells: merged, children: [], isSlot: true })
-      from = to
-    } else places.push(areDifferent(first) ? { ...first, isSlot: true } : first)
-  }
-  return places
-}
 
 const CONTROLS: ReadonlySet<string> = new Set(['input', 'select', 'textarea'])
 
