@@ -39,7 +39,8 @@ export const findPeers = (root: LayoutNode): Peers => {
     node.children.forEach(visit)
     // What is as wide as its own words has room of its own.
     const hasRoom = node.sizing.width !== 'fit'
-    if (node.arrangement.kind !== 'row' || node.children.length === 0 || !hasRoom) return
+    const { kind } = node.arrangement
+    if ((kind !== 'row' && kind !== 'grid') || node.children.length === 0 || !hasRoom) return
     const look = lookOf(node)
     const [width, height] = [Math.round(node.box.width), Math.round(node.box.height)]
     const content = look === undefined ? sign(node) : `${look} ${height}`
