@@ -31,6 +31,28 @@ test('a part shows what it is given, is renamed, and the code follows', async ({
   await expect(page.getByRole('button', { name: /^Sighting 4 places/ })).toBeVisible()
 })
 
+test('instances are shown as they are drawn, and a person says that only the words used may be given', async ({
+  page,
+}) => {
+  await openParts(page)
+  await page.getByRole('button', { name: /^Sighting 4 places/ }).click()
+  const card = page.getByRole('region', { name: 'The chosen part' })
+  const pictures = card.getByRole('listitem').locator('img')
+  await expect(pictures).toHaveCount(4)
+  await expect
+    .poll(() =>
+      pictures.evaluateAll((all) => all.every((one) => (one as HTMLImageElement).naturalWidth > 0)),
+    )
+    .toBe(true)
+
+  const type = card.getByRole('combobox', { name: 'What species may be' })
+  await type.selectOption('choice')
+  await expect(card).toContainText('| "Cuttlebone"')
+  await expect(type).toHaveValue('choice')
+  await type.selectOption('text')
+  await expect(card).toContainText('species: string')
+})
+
 test('an instance is detached, taken back, and a layer is made a part', async ({ page }) => {
   const desk = await openParts(page)
   await page.getByRole('button', { name: /^Sighting 4 places/ }).click()

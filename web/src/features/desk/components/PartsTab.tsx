@@ -49,10 +49,11 @@ export const PartsTab = () => {
   const part =
     parts.find(({ instances }) => last !== undefined && instances.includes(last)) ??
     parts.find(({ id }) => id === chosen)
-  /** Whether a layer stands in an instance of a part. */
+  /** Whether a layer stands in an instance of a part, and something can be said of it there. */
   const isInside = (layer: string): boolean => {
     const at = layers.findIndex(({ key }) => key === layer)
-    let depth = layers[at]?.depth ?? 0
+    if (layers[at]?.editable !== true) return false
+    let { depth } = layers[at]
     for (let i = at - 1; i >= 0 && depth > 0; i--) {
       const above = layers[i]!
       if (above.depth >= depth) continue
