@@ -1,5 +1,5 @@
 import type { CodeComponent } from '../../codebase/codebase.js'
-import { moduleOf } from '../shared/foreign.js'
+import { importedAs, moduleOf } from '../shared/foreign.js'
 import type { DataList } from '../shared/lists.js'
 import type { MarkupNode } from '../shared/markup.js'
 import { findImports, type ImportOptions } from '../shared/uses.js'
@@ -26,12 +26,10 @@ const single = (names: Iterable<string>, from: string): Import[] =>
   [...names].map((name) => ({ names: `{ ${name} }`, from: `${from}/${name}` }))
 
 /** A component of the codebase, under the name it has in this file. */
-const importForeign = (tag: string, component: CodeComponent, folder: string): Import => {
-  const { exported } = component
-  const from = moduleOf(component, folder)
-  if (exported === 'default') return { names: tag, from }
-  return { names: exported === tag ? `{ ${tag} }` : `{ ${exported} as ${tag} }`, from }
-}
+const importForeign = (tag: string, component: CodeComponent, folder: string): Import => ({
+  names: importedAs(tag, component),
+  from: moduleOf(component, folder),
+})
 
 /** What the markup of a component, its lists and its code refer to. */
 export const importsOf = (

@@ -27,3 +27,9 @@ export const relativePath = (folder: string, path: string): string => {
 /** What a file in a folder imports a component of the codebase from. */
 export const moduleOf = ({ specifier, path }: CodeComponent, folder: string): string =>
   specifier ?? relativePath(folder, (path ?? '').replace(/(\/index)?\.[cm]?[jt]sx?$/, ''))
+
+/** What stands after `import` for a component of the codebase that has this name in the file. */
+export const importedAs = (tag: string, { exported }: CodeComponent): string => {
+  if (exported === 'default') return tag
+  return exported === tag ? `{ ${tag} }` : `{ ${exported} as ${tag} }`
+}

@@ -1,7 +1,7 @@
 import type { Helper } from '../shared/component-code.js'
 import type { DataList } from '../shared/lists.js'
 import type { MarkupNode } from '../shared/markup.js'
-import { moduleOf } from '../shared/foreign.js'
+import { importedAs, moduleOf } from '../shared/foreign.js'
 import { findImports, type ImportOptions } from '../shared/uses.js'
 
 type Surroundings = Omit<ImportOptions, 'routerTags'> & {
@@ -36,10 +36,8 @@ export const importsOf = (
     ...named(router, 'vue-router'),
     ...pictures.map(({ name, from }) => `import ${name} from "${from}";`),
     ...foreign.map(({ tag, component }) => {
-      const { exported } = component
-      const names =
-        exported === 'default' ? tag : exported === tag ? `{ ${tag} }` : `{ ${exported} as ${tag} }`
-      return `import ${names} from "${moduleOf(component, `src/${around.folder}`)}";`
+      const from = moduleOf(component, `src/${around.folder}`)
+      return `import ${importedAs(tag, component)} from "${from}";`
     }),
     ...behaviour.flatMap((helper) =>
       // It is a component, and imported as one.
