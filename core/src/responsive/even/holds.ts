@@ -33,7 +33,8 @@ export const heldLike = ({ node, parent }: Cell, model: Cell): LayoutNode => {
   const { textAlign: _align, ...bare } = node
   const { textAlign, sizing, isPushed, margin, arrangement } = model.node
   // What keeps lines as they were drawn is not given up; only the one that needs it knows why.
-  const keepsLines = node.keepsLines || model.node.keepsLines
+  const isLine = node.layer.type === 'text' && (node.layer.lines?.length ?? 0) === 1
+  const keepsLines = node.keepsLines || model.node.keepsLines || (isLine && sizing.width === 'fit')
   const maxWidth = model.node.limits.maxWidth ?? node.limits.maxWidth
   const limits =
     node.layer.type === 'text' && maxWidth !== undefined

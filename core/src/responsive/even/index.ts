@@ -46,6 +46,9 @@ class Evening {
   private isSteady({ node, box }: Placed, after: Placed): boolean {
     const isText = node.layer.type === 'text' && !after.node.keepsLines
     if (!isText || Math.abs(box.width - after.box.width) <= 0.5) return true
+    // As wide as its words, it has all the room it asks for.
+    const { widest } = this.solver.text(node)
+    if (after.node.sizing.width === 'fit' && after.box.width >= widest - 0.5) return true
     return this.breaksAsDrawn(node, after.box.width, box.width)
   }
 

@@ -8,6 +8,9 @@ import { toNode, type Cell } from './cells.js'
 export const MOVED_PX = 1.01
 const DRIFT_PX = 1.51
 
+/** Where lines begin is known less well than where they stand: it depends on how wide the font is. */
+const LETTERS_SHARE = 0.8
+
 const alignOfText = ({ textAlign, layer }: LayoutNode): string =>
   textAlign ?? (layer.type === 'text' ? layer.align : 'start')
 
@@ -29,7 +32,7 @@ const moveOf = (before: Placed, after: Placed, solver: Solver): number => {
     if (!isOneLine && alignOfText(before.node) !== alignOfText(after.node)) return Infinity
     const width = isOneLine ? Math.min(widest, a.width) : 0
     const along = Math.abs(lettersAt(before, width) - lettersAt(after, width))
-    return Math.max(along, Math.abs(a.y - b.y))
+    return Math.max(along * LETTERS_SHARE, Math.abs(a.y - b.y))
   }
   const isSeen = before.node.children.length === 0 || isPainted(before.node.layer)
   if (!isSeen) return 0
