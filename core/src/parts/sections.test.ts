@@ -1,7 +1,9 @@
-import { convert, type Settings } from '../convert.js'
+import { convert, prepare, type Settings } from '../convert.js'
 import type { Edit } from '../edits/edit.js'
+import { TARGETS } from '../emit/index.js'
 import { design, frame, layer } from '../testing/design.js'
 import { at, words } from '../testing/page.js'
+import type { UiBox, UiNode } from '../ui/nodes.js'
 import { box, field, inColor, solid } from '../testing/roles.js'
 
 type Json = Record<string, unknown>
@@ -122,4 +124,22 @@ describe('a short page', () => {
     expect(path).toBe('src/sections/LogASightingForm.tsx')
     expect(files.get(path!)).toContain('<form')
   })
+})
+
+test('a section that is built in two ways, for different widths, is two files', () => {
+  const prepared = prepare(design([frame('page', longPage(), PAGE)]), [])
+  if (!prepared.ok) throw new Error('not converted')
+  const project = prepared.value
+  const [page] = project.pages
+  const root = page!.root as UiBox
+  const section = root.children.find(
+    (node): node is UiBox => node.type === 'box' && !!node.section,
+  )!
+  const other: UiNode = { ...section, children: section.children.slice(1) }
+  const pages = [{ ...page!, root: { ...root, children: [...root.children, other] } }]
+  const { files } = TARGETS.react.emit({ ...project, pages }, { marks: false })
+  const count = (all: typeof files): number =>
+    all.filter(({ path }) => path.startsWith('src/sections/')).length
+  const before = TARGETS.react.emit(project, { marks: false }).files
+  expect(count(files)).toBe(count(before) + 1)
 })

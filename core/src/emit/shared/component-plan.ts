@@ -43,8 +43,8 @@ export type ComponentPlan = {
   readonly screens: readonly ScreenPlan[]
   /** Parts that several screens have in common, by what they are. */
   readonly parts: ReadonlyMap<NonNullable<UiBox['shared']>, PartPlan>
-  /** Sections of long pages, by the key of their layer. */
-  readonly sections: ReadonlyMap<string, SectionPlan>
+  /** Sections of long pages, by their nodes: one layer has several where widths are built differently. */
+  readonly sections: ReadonlyMap<UiNode, SectionPlan>
   /** What is shown over screens, by its id. */
   readonly panels: ReadonlyMap<string, PanelPlan>
   /** Makes a name for the component of a part, that no other has. */
@@ -73,11 +73,11 @@ const planParts = (pages: readonly UiPage[]): ComponentPlan['parts'] => {
 }
 
 const planSections = (pages: readonly UiPage[], names: UniqueNames): ComponentPlan['sections'] => {
-  const sections = new Map<string, SectionPlan>()
+  const sections = new Map<UiNode, SectionPlan>()
   const look = (node: UiNode, page: UiPage): void => {
     if (node.type === 'box' && node.section !== undefined) {
       const name = names.take(toPascal(node.section, 'Section'))
-      sections.set(node.layer, { node, page, name })
+      sections.set(node, { node, page, name })
     }
     if ('children' in node) for (const child of node.children) look(child, page)
   }

@@ -2,6 +2,8 @@ import { convert } from '../../convert.js'
 import type { Edit } from '../../edits/edit.js'
 import { design, frame, layer, text } from '../../testing/design.js'
 import type { TargetId } from '../index.js'
+import { text as attribute, type MarkupElement } from './markup.js'
+import { extractParts } from './parts.js'
 
 type Json = Record<string, unknown>
 const column = { kind: 'column', gap: 8, padding: 16 }
@@ -119,4 +121,53 @@ test('classes of what is shown in a slot have rules of their own in plain style 
   )
   const sheet = textOf('.css')
   expect(used.filter((name) => !sheet.includes(`.${name}`))).toEqual([])
+})
+
+test('what a button does is one of the words that buttons know', () => {
+  const row = (type: string, i: number): MarkupElement => ({
+    kind: 'element',
+    tag: 'div',
+    content: 'blocks',
+    part: 'row',
+    layer: `row-${i}`,
+    attributes: [],
+    children: [
+      {
+        kind: 'element',
+        tag: 'button',
+        content: 'text',
+        attributes: [attribute('type', type)],
+        children: [{ kind: 'text', text: 'Go' }],
+      },
+    ],
+  })
+  const root: MarkupElement = {
+    kind: 'element',
+    tag: 'main',
+    content: 'blocks',
+    attributes: [],
+    children: ['submit', 'button', 'submit'].map(row),
+  }
+  const part = {
+    id: 'row',
+    name: 'Row',
+    origin: { kind: 'found' },
+    instances: [],
+    confidence: 1,
+    evidence: [],
+    saved: 1,
+  } as const
+  const { components } = extractParts([root], [part], {
+    propertyOf: () => undefined,
+    switchOf: () => undefined,
+    isSlot: () => false,
+    nameOf: () => undefined,
+    variantOf: () => ({}),
+    isPlacing: () => false,
+    colorIn: () => undefined,
+    likenessOf: (classes) => classes,
+    tagOf: () => 'Row',
+    classAttribute: 'className',
+  })
+  expect(components[0]!.props).toMatchObject([{ name: 'type', only: ['submit', 'button'] }])
 })

@@ -33,7 +33,7 @@ const ALWAYS_SAID = new Set(['formControlName'])
 const ADDRESSES = new Set(['to', 'href'])
 const MOST_PROPS = 12
 
-type Field = Pick<Prop, 'id' | 'name' | 'kind' | 'of' | 'type'> & {
+type Field = Pick<Prop, 'id' | 'name' | 'kind' | 'of' | 'only' | 'type'> & {
   readonly values: PropValue[]
   /** Of a flag: how it is where nothing is said. */
   readonly standard?: boolean
@@ -233,13 +233,16 @@ export class Template {
       )
       const wanted = isUse ? name : (ATTRIBUTE_NAMES[name] ?? name)
       const type = model.kind === 'text' || model.kind === 'code' ? model.type : undefined
+      // What a button does when it is pressed is one of few words.
+      const said = [...new Set(values.filter((value) => value !== undefined))]
+      const only = name === 'type' && there[0]!.tag === 'button' ? { only: said } : {}
       const more = there[0]!.foreign
         ? type === undefined
           ? {}
           : { type }
         : isUse
           ? { of: { tag: there[0]!.tag, prop: name } }
-          : {}
+          : only
       return [code(name, this.field(wanted, isCode ? 'code' : 'text', values, more))]
     })
   }
@@ -283,7 +286,7 @@ export class Template {
     wanted: string,
     kind: Field['kind'],
     values: PropValue[],
-    more: Pick<Field, 'of' | 'standard' | 'type'> = {},
+    more: Pick<Field, 'of' | 'only' | 'standard' | 'type'> = {},
   ): string {
     // The same words in two places are given once.
     const same = this.fields.find(

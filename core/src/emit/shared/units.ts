@@ -254,7 +254,7 @@ const buildUnit = (unit: Unit, options: UnitOptions, inForms: ReadonlySet<string
   const elsewhere = (box: UiBox): MarkupElement | undefined => {
     const { shared: part, section, layer } = box
     if (box === unit.root || !('page' in unit)) return undefined
-    const known = section === undefined ? part && plan.parts.get(part) : plan.sections.get(layer)
+    const known = section === undefined ? part && plan.parts.get(part) : plan.sections.get(box)
     if (!known) return undefined
     // The layer the part was made of is found where the part is written.
     const mark = known.node.layer === layer ? {} : { layer }
