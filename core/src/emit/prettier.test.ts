@@ -108,6 +108,7 @@ const listFile = (thing: MarkupElement, lacks: boolean): string => {
   const { markup, lists } = findLists(root, {
     nameOf: () => undefined,
     likenessOf: (classes) => classes,
+    holdsClasses: true,
     takeName: (wanted) => names.take(wanted),
     takeType: (wanted) => wanted,
   })

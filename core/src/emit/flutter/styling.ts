@@ -174,6 +174,7 @@ export const createFlutterStyling = (
       toTokens(steps.map(({ fromPx, isShown }) => ({ fromPx, slots: isShown ? {} : undefined }))),
     panel: () => [],
     message: () => [],
+    isText: false,
     isPlacing: (token) => PLACING.test(token),
     likenessOf: (tokens) =>
       tokens

@@ -203,9 +203,10 @@ const useOf = (element: MarkupElement, part: PartComponent, context: WidgetConte
         return [[dartName(one.name), list(one.texts.map((own) => raw(quoteDart(own))))]]
       if (one.kind === 'spread') {
         const given = context.lists.find(({ item }) => item === one.code)
-        return (given?.fields ?? [])
-          .filter(({ name }) => name !== 'class')
-          .map(({ name }) => [dartName(name), `${one.code}.${dartName(name)}`])
+        return (given?.fields ?? []).map(({ name }) => [
+          dartName(name),
+          `${one.code}.${dartName(name)}`,
+        ])
       }
       const prop = part.props.find(({ name }) => name === one.name)
       return [[dartName(one.name), propValue(one, prop, part, context)]]

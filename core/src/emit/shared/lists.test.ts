@@ -19,11 +19,12 @@ const element = (
   ...rest,
 })
 
-const options = (): ListOptions => {
+const options = (holdsClasses = true): ListOptions => {
   const names = new UniqueNames('')
   const types = new UniqueNames('')
   return {
     likenessOf: (classes) => classes.replace('nowrap', '').trim(),
+    holdsClasses,
     nameOf: (layer) => layer.replace(/-\d+$/, ''),
     takeName: (wanted) => names.take(wanted),
     takeType: (wanted) => types.take(wanted),
@@ -108,4 +109,15 @@ test.each([
   ['things that are the same', list(...[1, 1, 1].map((i) => sighting(i, 'Float')))],
 ])('%s stay as they are', (_what, markup) => {
   expect(findLists(markup, options())).toEqual({ markup, lists: [] })
+})
+
+test('uses that stand otherwise are no list where data cannot say how', () => {
+  const uses = ['mt-1', 'mt-2', 'mt-3'].map((place, i) =>
+    element('Sighting', `sighting-${i}`, [], {
+      isUse: true,
+      attributes: [text('species', `${i}`), text('class', place)],
+    }),
+  )
+  expect(findLists(list(...uses), options()).lists).toHaveLength(1)
+  expect(findLists(list(...uses), options(false)).lists).toHaveLength(0)
 })

@@ -36,6 +36,8 @@ export type ListOptions = {
   nameOf(layer: string): string | undefined
   /** What classes say beside how lines break, which depends on the words. */
   likenessOf(classes: string): string
+  /** Whether data may say where things stand. */
+  readonly holdsClasses: boolean
   /** Makes a name that is free in the file. */
   takeName(wanted: string): string
   takeType(wanted: string): string
@@ -67,7 +69,7 @@ const isAlike = (a: MarkupNode, b: MarkupNode, options: ListOptions): boolean =>
   if (a.kind !== 'element' || b.kind !== 'element') return false
   if (a.tag !== b.tag || a.content !== b.content || a.isUse !== b.isUse) return false
   if (a.foreign) return isAlikeForeign(a, b, options)
-  if (a.isUse) return showsSame(a, b)
+  if (a.isUse) return isSameBeside(a, b, options)
   if (a.attributes.length !== b.attributes.length) return false
   const isSame = a.attributes.every((one, i) => isSameAttribute(one, b.attributes[i]!, options))
   if (!isSame) return false
@@ -77,17 +79,23 @@ const isAlike = (a: MarkupNode, b: MarkupNode, options: ListOptions): boolean =>
   return align(more.children, fewer.children, options) !== undefined
 }
 
-/** Data says nothing of what is shown in a component: it must be the same in all. */
-const showsSame = (a: MarkupElement, b: MarkupElement): boolean => {
-  const shown = (one: MarkupElement): string =>
-    JSON.stringify(one.attributes.filter(({ kind }) => kind === 'markup' || kind === 'list'))
-  return shown(a) === shown(b)
+/** What data cannot say of a component must be the same in all: what is shown in it, and in some targets where it stands. */
+const isSameBeside = (
+  a: MarkupElement,
+  b: MarkupElement,
+  { holdsClasses }: ListOptions,
+): boolean => {
+  const isBeside = (one: Attribute): boolean =>
+    one.kind === 'markup' || one.kind === 'list' || (isClass(one) && !holdsClasses)
+  const beside = ({ attributes }: MarkupElement): string =>
+    JSON.stringify(attributes.filter(isBeside))
+  return beside(a) === beside(b)
 }
 
 /** Components of the codebase are given the same kinds of things: what is shown in them must be the same. */
 const isAlikeForeign = (a: MarkupElement, b: MarkupElement, options: ListOptions): boolean => {
   return (
-    showsSame(a, b) &&
+    isSameBeside(a, b, options) &&
     a.children.length === b.children.length &&
     a.children.every((child, i) => isAlike(child, b.children[i]!, options))
   )

@@ -189,6 +189,7 @@ const listOptions = (
   ])
   return {
     likenessOf: (classes) => styling.likenessOf(classes),
+    holdsClasses: styling.isText,
     nameOf: (layer) => names.get(layer),
     takeName: (wanted) => own.takeName(wanted),
     takeType: (wanted) => types.take(theirs.has(wanted) ? `${wanted}Item` : wanted),

@@ -51,6 +51,8 @@ export type Styling = {
   panel(panel: UiPanel): readonly string[]
   /** Classes of what a form says: its problems, or what became of the answers. */
   message(kind: 'problems' | 'status'): readonly string[]
+  /** Whether classes are texts in what is delivered, which data may hold; else they become code. */
+  readonly isText: boolean
   /** Whether a class says where a thing stands in its container and how much room it takes there. */
   isPlacing(className: string): boolean
   /** The colour that a class is about, in a word; undefined where it is about none. */

@@ -183,6 +183,7 @@ export const createTailwind = (
     panel: ({ kind, side, root }) => hand(panelClasses(kind, side, root.style.width.px)),
     message: (kind) => hand(MESSAGES[kind]),
     colorIn,
+    isText: true,
     isPlacing: (name) => PLACING.test(name),
     likenessOf: (list) =>
       list
