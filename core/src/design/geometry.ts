@@ -89,6 +89,22 @@ export const growCorners = (corners: Corners, by: number): Corners => {
 /** Rounds to a hundredth of a px: finer differences cannot be seen and make noisy output. */
 export const roundPx = (value: number): number => Math.round(value * 100) / 100 || 0
 
+/** One length a side more, or fewer where they are negative. */
+export const addSides = (sides: Sides, by: Sides): Sides => ({
+  top: roundPx(sides.top + by.top),
+  right: roundPx(sides.right + by.right),
+  bottom: roundPx(sides.bottom + by.bottom),
+  left: roundPx(sides.left + by.left),
+})
+
+/** What is left of lengths when others are taken from them. */
+export const subtractSides = (sides: Sides, by: Sides): Sides => ({
+  top: roundPx(sides.top - by.top),
+  right: roundPx(sides.right - by.right),
+  bottom: roundPx(sides.bottom - by.bottom),
+  left: roundPx(sides.left - by.left),
+})
+
 export const roundBox = (box: Box): Box => ({
   x: roundPx(box.x),
   y: roundPx(box.y),

@@ -1,5 +1,6 @@
-import { resolveCorners, type Box } from '../design/geometry.js'
+import type { Box } from '../design/geometry.js'
 import type { Layer } from '../design/layer.js'
+import { lookOf } from './look.js'
 import type { Nest } from './nest.js'
 import type { LayoutNode } from './node.js'
 import { signNests } from './signature.js'
@@ -24,14 +25,6 @@ const isNear = (a: number, b: number): boolean => Math.abs(a - b) <= SAME_PX
 
 const areOneSize = (a: Box, b: Box): boolean =>
   isNear(a.width, b.width) && isNear(a.height, b.height)
-
-/** Boxes that look different are no kin. */
-const lookOf = ({ piece: { layer } }: Nest): string => {
-  const fills = 'fills' in layer ? layer.fills.map(({ kind }) => kind) : []
-  const strokes = 'strokes' in layer ? layer.strokes.length : 0
-  const radius = 'radius' in layer ? resolveCorners(layer.radius) : 0
-  return JSON.stringify([fills, strokes, radius])
-}
 
 type Placed = { readonly nest: Nest; readonly sign: string }
 
@@ -85,7 +78,7 @@ export const findKin = (nests: readonly Nest[]): readonly Nest[] => {
   let isTaken = false
   const collect = (nest: Nest): void => {
     if (nest.piece.kind === 'surface' && nest.content.length > 0) {
-      const look = lookOf(nest)
+      const look = lookOf(nest.piece.layer)
       const known = byLook.get(look)
       if (known) known.push(nest)
       else byLook.set(look, [nest])

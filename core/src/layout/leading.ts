@@ -1,5 +1,6 @@
-import { isContainer, type Layer, type TextLayer } from '../design/layer.js'
-import type { Box } from '../design/geometry.js'
+import { containsBox, type Box } from '../design/geometry.js'
+import { childrenOf, type Layer, type TextLayer } from '../design/layer.js'
+import { mapLayers, measureBoxes } from '../design/walk.js'
 import type { TextMeasure } from '../text/measure.js'
 
 /** Line heights of texts of one kind are one when they differ by no more, in px. */
@@ -13,17 +14,17 @@ type Leaf = { readonly layer: Layer; readonly box: Box }
 
 /** Everything that has an edge that is seen, where it stands on the page; containers that only hold things have none. */
 const edgesIn = (root: Layer): readonly Leaf[] => {
+  const boxes = measureBoxes(root)
   const found: Leaf[] = []
-  const visit = (layer: Layer, x: number, y: number): void => {
+  const visit = (layer: Layer): void => {
     if (!layer.visible) return
-    const box = { ...layer.box, x, y }
-    const inside = isContainer(layer) ? layer.children : []
+    const inside = childrenOf(layer)
     const isBare =
       inside.length > 0 && !('fills' in layer && layer.fills.length + layer.strokes.length > 0)
-    if (!isBare) found.push({ layer, box })
-    for (const child of inside) visit(child, x + child.box.x, y + child.box.y)
+    if (!isBare) found.push({ layer, box: boxes.get(layer.key)! })
+    inside.forEach(visit)
   }
-  visit(root, 0, 0)
+  visit(root)
   return found
 }
 
@@ -62,15 +63,11 @@ const overlap = (a: Box, b: Box): boolean =>
   a.y < b.y + b.height - TOUCH_PX &&
   b.y < a.y + a.height - TOUCH_PX
 
-const contains = (outer: Box, inner: Box): boolean =>
-  outer.x <= inner.x + TOUCH_PX &&
-  outer.y <= inner.y + TOUCH_PX &&
-  outer.x + outer.width >= inner.x + inner.width - TOUCH_PX &&
-  outer.y + outer.height >= inner.y + inner.height - TOUCH_PX
-
 /** Whether two boxes lie to each other as two others do: one in the other, apart, or neither. */
 const isSameRelation = (edge: Box, before: Box, after: Box): boolean =>
-  contains(edge, before) ? contains(edge, after) : overlap(edge, before) || !overlap(edge, after)
+  containsBox(edge, before, TOUCH_PX)
+    ? containsBox(edge, after, TOUCH_PX)
+    : overlap(edge, before) || !overlap(edge, after)
 
 /** The layer with a line that high, its letters where they are. */
 const withLeading = (layer: TextLayer, height: number): TextLayer => {
@@ -123,13 +120,5 @@ export const adoptLeading = (root: Layer, measure: TextMeasure): Layer => {
     changed.set(layer, withLeading(layer, height))
   }
   if (changed.size === 0) return root
-  const rebuild = (layer: Layer): Layer => {
-    const text = changed.get(layer)
-    if (text) return text
-    if (!isContainer(layer)) return layer
-    const children = layer.children.map(rebuild)
-    const isSame = children.every((child, i) => child === layer.children[i])
-    return isSame ? layer : ({ ...layer, children } as Layer)
-  }
-  return rebuild(root)
+  return mapLayers(root, (layer) => changed.get(layer) ?? layer)!
 }

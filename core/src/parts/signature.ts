@@ -1,4 +1,4 @@
-import { resolveSides, roundPx } from '../design/geometry.js'
+import { resolveSides, subtractSides } from '../design/geometry.js'
 import { inputTypeSchema } from '../design/role.js'
 import type { UiBox, UiNode, UiStyle } from '../ui/nodes.js'
 
@@ -14,23 +14,17 @@ class Numbers {
   }
 }
 
+/** Fields that words are typed into, of any kind. */
+const INPUTS: ReadonlySet<string> = new Set(inputTypeSchema.options)
+
 /** An arrangement as it is inside of the border, which is counted into the padding. */
 const insideBorder = (
   arrange: UiStyle['arrange'],
   border: UiStyle['border'],
 ): UiStyle['arrange'] => {
   if (!border || !('padding' in arrange)) return arrange
-  const padding = resolveSides(arrange.padding)
-  const { top, right, bottom, left } = resolveSides(border.widths)
-  return {
-    ...arrange,
-    padding: {
-      top: roundPx(padding.top - top),
-      right: roundPx(padding.right - right),
-      bottom: roundPx(padding.bottom - bottom),
-      left: roundPx(padding.left - left),
-    },
-  }
+  const [padding, widths] = [resolveSides(arrange.padding), resolveSides(border.widths)]
+  return { ...arrange, padding: subtractSides(padding, widths) }
 }
 
 /** How a thing looks, its colours aside; what it is painted with, where it is a thing by itself, is one more of its looks. */
@@ -104,7 +98,7 @@ const kindOf = (node: UiNode): string => {
       return `i${rest}${node.fit} ${!!node.link} ${node.alt === ''}`
     case 'control': {
       // What may be typed into a field is one more thing it is given.
-      const control = inputTypeSchema.safeParse(node.control).success ? 'input' : node.control
+      const control = INPUTS.has(node.control) ? 'input' : node.control
       return `c${rest}${control}${JSON.stringify(node.padding)}`
     }
     case 'menu-button':

@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { resolveInstances } from '../design/resolve-instances.js'
 import { inferLayout, walkNodes, type LayoutNode } from '../layout/index.js'
 import { design, frame, layer, text } from '../testing/design.js'
+import { findNode } from '../testing/layout.js'
 import { arbitraryPage, at, words } from '../testing/page.js'
 import { createTableMeasure } from '../text/measure.js'
 import { composeScreen, sweepPage, type Screen } from './index.js'
@@ -20,14 +21,6 @@ const compose = (
     { measure, assets: {}, isScreen: true, ...rest },
   )
 
-const find = (root: LayoutNode, key: string): LayoutNode => {
-  let found: LayoutNode | undefined
-  walkNodes(root, (node) => {
-    if (node.layer.key === key) found ??= node
-  })
-  if (!found) throw new Error(`no ${key}`)
-  return found
-}
 const keysOf = (root: LayoutNode): string[] => {
   const keys: string[] = []
   walkNodes(root, (node) => keys.push(node.layer.key))
@@ -76,8 +69,8 @@ test('entries of one kind give way alike, as the longest of them needs it', () =
     ),
   ])
   const narrow = atWidth(made, 320)
-  const arrangements = names.map((_, i) => find(narrow, `entry-${i}`).arrangement)
-  expect(arrangements[1]).not.toEqual(find(atWidth(made, 1280), 'entry-1').arrangement)
+  const arrangements = names.map((_, i) => findNode(narrow, `entry-${i}`).arrangement)
+  expect(arrangements[1]).not.toEqual(findNode(atWidth(made, 1280), 'entry-1').arrangement)
   expect(arrangements[0]).toEqual(arrangements[1])
   expect(arrangements[2]).toEqual(arrangements[1])
 })
@@ -171,7 +164,7 @@ describe('one artboard at every width', () => {
     walkNodes(narrow, (node) => void (node.menu && menus.push(node.menu.is)))
     expect(menus).toEqual(['button', 'panel'])
     // The links are all in the panel.
-    const panel = find(
+    const panel = findNode(
       narrow,
       screen.readings.find((r) => r.kind === 'fold')!.layer === 'x' ? '' : 'link-0',
     )
@@ -188,7 +181,7 @@ describe('one artboard at every width', () => {
       ]),
     ])
     const sizeAt = (key: string, px: number): number => {
-      const { layer: own } = find(atWidth(screen, px), key)
+      const { layer: own } = findNode(atWidth(screen, px), key)
       return own.type === 'text' ? own.style.size : 0
     }
     const sizes = [320, 800, 1280].map((px) => sizeAt('title', px))
@@ -302,7 +295,7 @@ describe('what a person says', () => {
     { layout: { kind: 'column', padding: 40 } },
   )
   const arrangementAt = (screen: Screen, px: number): string =>
-    find(atWidth(screen, px), 'row').arrangement.kind
+    findNode(atWidth(screen, px), 'row').arrangement.kind
 
   test('a way to give way is taken instead of the one that was read', () => {
     expect(arrangementAt(compose([row]), 320)).toBe('grid')
@@ -331,7 +324,7 @@ describe('what a person says', () => {
 
   test('a difference at every width also holds beyond the artboard', () => {
     const screen = compose([row], { said: { 'box-1': { at: [{ from: 0, hidden: true }] } } })
-    for (const { root } of screen.steps) expect(find(root, 'box-1').isHidden).toBe(true)
+    for (const { root } of screen.steps) expect(findNode(root, 'box-1').isHidden).toBe(true)
   })
 
   test('content is held to a width, or let go', () => {

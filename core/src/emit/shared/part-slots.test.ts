@@ -87,10 +87,9 @@ test('a person makes a slot of what is alike, and takes it back', () => {
 })
 
 test('of words a person says that only those used may be given', () => {
-  const line = emit(ALIKE, 'react').components[0]!.props.find((_, i) =>
-    emit(ALIKE, 'react').components[0]!.uses.every(({ values }) =>
-      ['Low', 'High'].includes(String(values[i])),
-    ),
+  const [found] = emit(ALIKE, 'react').components
+  const line = found!.props.find((_, i) =>
+    found!.uses.every(({ values }) => ['Low', 'High'].includes(String(values[i]))),
   )!
   const said: Edit = {
     kind: 'set-part',

@@ -33,7 +33,7 @@ const ALWAYS_SAID = new Set(['formControlName'])
 const ADDRESSES = new Set(['to', 'href'])
 const MOST_PROPS = 12
 
-type Field = Pick<Prop, 'id' | 'name' | 'kind' | 'of' | 'only' | 'type'> & {
+export type Field = Pick<Prop, 'id' | 'name' | 'kind' | 'of' | 'only' | 'type'> & {
   readonly values: PropValue[]
   /** Of a flag: how it is where nothing is said. */
   readonly standard?: boolean

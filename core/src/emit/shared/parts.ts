@@ -3,7 +3,7 @@ import type { UiPart } from '../../ui/nodes.js'
 import { describeLooks, type Looks } from './looks.js'
 import { code, text, type Attribute, type MarkupElement, type MarkupNode } from './markup.js'
 import type { PartOptions } from './part-options.js'
-import { NotOne, Template, textsIn } from './part-template.js'
+import { NotOne, Template, textsIn, type Field } from './part-template.js'
 import type { PartComponent, Prop, PropValue } from './prop.js'
 import { PropNames } from './prop-names.js'
 import { overlay } from './unify.js'
@@ -46,11 +46,7 @@ const asAttribute = (prop: Prop, value: PropValue): Attribute[] => {
 type Given = {
   readonly prop: Prop
   readonly values: readonly PropValue[]
-  /** Of a slot: what each shows. */
-  readonly shown?: readonly (MarkupNode | undefined)[]
-  /** Of a list: the texts of each. */
-  readonly texts?: readonly (readonly string[])[]
-}
+} & Pick<Field, 'shown' | 'texts'>
 
 /** What one instance is given, as attributes of its use. */
 const attributesOf = ({ prop, values, shown, texts }: Given, at: number): readonly Attribute[] => {

@@ -1,5 +1,5 @@
-import { isContainer, type Layer } from '../../design/layer.js'
-import type { LayoutNode } from '../../layout/index.js'
+import { isContainer } from '../../design/layer.js'
+import { lookOf, type LayoutNode } from '../../layout/index.js'
 import { isInFlow } from '../solver.js'
 import { withChildren } from '../tree.js'
 
@@ -47,12 +47,6 @@ export const toNode = ({ node, children }: Cell): LayoutNode => {
 
 /** Things with fewer parts are told by their looks as well. */
 const LEAST_TELLING = 3
-
-const lookOf = (layer: Layer): string => {
-  const fills = 'fills' in layer ? layer.fills.map(({ kind }) => kind).join(' ') : ''
-  const strokes = 'strokes' in layer ? layer.strokes.length : 0
-  return `${fills} ${strokes} ${'radius' in layer ? JSON.stringify(layer.radius) : ''}`
-}
 
 /** Tells how things are built, whatever they say, in whatever colours, and however much room is in them: alike is one number. */
 export class Signs {

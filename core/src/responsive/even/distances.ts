@@ -1,4 +1,11 @@
-import { resolveSides, roundPx, type Sides } from '../../design/geometry.js'
+import {
+  addSides,
+  resolveSides,
+  roundPx,
+  subtractSides,
+  type Sides,
+} from '../../design/geometry.js'
+import { mean } from '../../math/statistics.js'
 import { borderOf, type LayoutNode } from '../../layout/index.js'
 import { isStated, type Cell } from './cells.js'
 
@@ -26,10 +33,6 @@ export const bottomOf = ({ node }: Cell): number =>
     ? 0
     : resolveSides(node.arrangement.padding).bottom
 
-/** Padding with the border that is counted into it, or without. */
-const addSides = (padding: Sides, border: Sides, sign: 1 | -1): Sides =>
-  toSides(SIDES.map((side) => roundPx(padding[side] + sign * border[side])))
-
 export const across = (px: number): Distance => ({ px, isAlong: false })
 const along = (px: number): Distance => ({ px, isAlong: true })
 
@@ -41,7 +44,7 @@ export const distancesOf = (
   const { arrangement, margin } = node
   const own = isRoot || isHeld ? [] : sidesOf(margin)
   if (arrangement.kind === 'free' || isStated(node)) return own
-  const padding = sidesOf(addSides(resolveSides(arrangement.padding), borderOf(node.layer), -1))
+  const padding = sidesOf(subtractSides(resolveSides(arrangement.padding), borderOf(node.layer)))
   if (arrangement.kind === 'grid') {
     // Shares of columns are left alone: the rows of a table have them in common.
     return [...own, ...padding, across(arrangement.columnGap), along(arrangement.rowGap)]
@@ -60,7 +63,7 @@ export const withDistances = (cell: Cell, isRoot: boolean, px: readonly number[]
   const ownCount = isRoot || isHeld ? 0 : SIDES.length
   const placed = ownCount === 0 ? node : { ...node, margin: toSides(px) }
   if (arrangement.kind === 'free' || isStated(node)) return placed
-  const padding = addSides(toSides(px.slice(ownCount)), borderOf(node.layer), 1)
+  const padding = addSides(toSides(px.slice(ownCount)), borderOf(node.layer))
   const [first, second] = px.slice(ownCount + SIDES.length)
   if (arrangement.kind !== 'grid')
     return { ...placed, arrangement: { ...arrangement, padding, gap: first! } }
@@ -69,9 +72,6 @@ export const withDistances = (cell: Cell, isRoot: boolean, px: readonly number[]
     arrangement: { ...arrangement, padding, columnGap: first!, rowGap: second! },
   }
 }
-
-const mean = (values: readonly number[]): number =>
-  values.reduce((sum, value) => sum + value, 0) / values.length
 
 /** What some distances that are nearly one are meant to be; `common`: the one that most of them are. */
 const meantBy = (values: readonly number[], common: number, isAlong: boolean): number => {

@@ -1,8 +1,9 @@
 import fc from 'fast-check'
 import { resolveSides } from '../../design/geometry.js'
 import { resolveInstances } from '../../design/resolve-instances.js'
-import { inferLayout, walkNodes, type LayoutNode } from '../../layout/index.js'
+import { inferLayout, type LayoutNode } from '../../layout/index.js'
 import { design, frame, layer, text } from '../../testing/design.js'
+import { findNode } from '../../testing/layout.js'
 import { arbitraryPage, at, words } from '../../testing/page.js'
 import { createTableMeasure } from '../../text/measure.js'
 import { createSolver } from '../solver.js'
@@ -19,16 +20,8 @@ const inferred = (screen: Json): LayoutNode =>
 const evened = (screen: Json): LayoutNode =>
   evenOut(inferred(screen), createSolver(measure), measure)
 
-const find = (root: LayoutNode, key: string): LayoutNode => {
-  let found: LayoutNode | undefined
-  walkNodes(root, (node) => {
-    if (node.layer.key === key) found ??= node
-  })
-  if (!found) throw new Error(`no ${key}`)
-  return found
-}
 const paddingOf = (root: LayoutNode, key: string): number => {
-  const { arrangement } = find(root, key)
+  const { arrangement } = findNode(root, key)
   if (arrangement.kind === 'free') throw new Error(`${key} has no padding`)
   return resolveSides(arrangement.padding).left
 }
@@ -72,7 +65,7 @@ test('a line that happens to end where the others do not begins where they begin
     page([...entries, ...heads], { box: { x: 0, y: 0, width: wide, height: 280 } }),
   )
   const stand = names.map((name) => {
-    const { textAlign, sizing, self, margin } = find(tree, name)
+    const { textAlign, sizing, self, margin } = findNode(tree, name)
     return JSON.stringify([textAlign, sizing.width, self, margin.left])
   })
   expect(new Set(stand).size).toBe(1)
@@ -101,7 +94,7 @@ test('texts of which some have two lines are held to one width, where all of the
     ]
   })
   const tree = evened(page(rows))
-  const widths = names.map((_, i) => find(tree, `name-${i}`).limits.maxWidth)
+  const widths = names.map((_, i) => findNode(tree, `name-${i}`).limits.maxWidth)
   expect(new Set(widths).size).toBe(1)
   expect(widths[0]).toBeGreaterThan(width('Brandt-Keller'))
   expect(widths[0]).toBeLessThan(width('Constance Appleby'))

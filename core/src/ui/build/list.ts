@@ -1,4 +1,4 @@
-import { resolveSides, roundPx, type Sides } from '../../design/geometry.js'
+import { addSides, resolveSides, roundPx, type Sides } from '../../design/geometry.js'
 import { NO_MARGIN } from '../../layout/index.js'
 import { runKeyOf, type RoleReading } from '../../meaning/roles/index.js'
 import type { UiBox, UiNode, UiPlace, UiStyle } from '../nodes.js'
@@ -79,12 +79,7 @@ const roomy = (node: UiNode, arrange: Line, along: Sides): UiNode => {
       width,
       arrange: {
         ...inner,
-        padding: {
-          top: roundPx(padding.top + room.top),
-          right: roundPx(padding.right + room.right),
-          bottom: roundPx(padding.bottom + room.bottom),
-          left: roundPx(padding.left + room.left),
-        },
+        padding: addSides(padding, room),
         // As wide as its column, it keeps its words where they were.
         ...(isColumn &&
         inner.kind === 'row' &&

@@ -119,7 +119,7 @@ const usePicking = (screen: string, scale: number) => {
  */
 export const DesignPane = ({ screen, scale }: Props) => {
   const pointer = useStage((s) => s.pointer)
-  const address = useObjectAddress(screen.svg, 'image/svg+xml')
+  const address = useObjectAddress(screen.svg)
   const { frame, handlers } = usePicking(screen.key, scale)
   const onText = pointer === 'text'
 

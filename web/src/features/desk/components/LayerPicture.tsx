@@ -1,16 +1,16 @@
+import type { LayerRow } from '../../../engine/protocol'
 import { useObjectAddress } from '../../../shared/lib/use-object-address'
 import { useDesk } from '../model/desk-store'
 
 const WIDTH_PX = 288
 const HEIGHT_PX = 72
 
-type Props = { readonly layer: string }
+type Props = { readonly row: LayerRow | undefined }
 
 /** A layer as it is drawn, at most as large as this: a piece of the drawing of its screen. */
-export const LayerPicture = ({ layer }: Props) => {
-  const row = useDesk((s) => s.drawn?.layers.find(({ key }) => key === layer))
+export const LayerPicture = ({ row }: Props) => {
   const screen = useDesk((s) => s.drawn?.screens.find(({ key }) => key === row?.screen))
-  const address = useObjectAddress(screen?.svg ?? '', 'image/svg+xml')
+  const address = useObjectAddress(screen?.svg ?? '')
   if (!row || !screen || !address) return null
   const { x, y, width, height } = row.box
   const scale = Math.min(WIDTH_PX / Math.max(1, width), HEIGHT_PX / Math.max(1, height), 1)

@@ -1,5 +1,6 @@
 import type { EmittedComponent, UiPart } from '@unimorph/core'
 import { useState } from 'react'
+import type { LayerRow } from '../../../engine/protocol'
 import { Button } from '../../../shared/ui/Button'
 import { useDesk } from '../model/desk-store'
 import { canTry } from '../model/part-page'
@@ -65,6 +66,7 @@ type Props = {
   readonly components: readonly EmittedComponent[]
   /** The other parts that are no components of the design. */
   readonly others: readonly UiPart[]
+  readonly rowOf: (layer: string) => LayerRow | undefined
   readonly nameOf: (layer: string) => string
   /** The layer that is selected. */
   readonly selected: string | undefined
@@ -72,7 +74,7 @@ type Props = {
 }
 
 /** A part with its name, what its component is given, and its instances side by side. */
-export const PartCard = ({ part, components, others, nameOf, selected, onShow }: Props) => {
+export const PartCard = ({ part, components, others, rowOf, nameOf, selected, onShow }: Props) => {
   const edit = useDesk((s) => s.edit)
   const files = useDesk((s) => s.converted?.files)
   const target = useDesk((s) => s.converted?.target ?? '')
@@ -135,7 +137,7 @@ export const PartCard = ({ part, components, others, nameOf, selected, onShow }:
             className={`flex flex-wrap items-center gap-x-2 border-l-2 py-1 pl-2 ${layer === selected ? 'border-settled bg-tint' : 'border-transparent'}`}
           >
             <span className="w-full">
-              <LayerPicture layer={layer} />
+              <LayerPicture row={rowOf(layer)} />
             </span>
             <button
               type="button"

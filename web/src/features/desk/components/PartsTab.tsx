@@ -1,5 +1,6 @@
 import type { UiPart } from '@unimorph/core'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
+import type { LayerRow } from '../../../engine/protocol'
 import { Button } from '../../../shared/ui/Button'
 import { useDesk } from '../model/desk-store'
 import { toCodeKeys, toShownKey, useWidths } from '../model/widths-store'
@@ -42,6 +43,7 @@ export const PartsTab = () => {
   const report = useWidths((s) => s.report)
   const layers = useDesk((s) => s.drawn?.layers ?? NONE)
   const [chosen, setChosen] = useState<string>()
+  const rowsByKey = useMemo(() => new Map(layers.map((row) => [row.key, row])), [layers])
 
   if (!converted) return <p className="p-3 text-xs text-soft">Looking for what repeats …</p>
   const { parts, detached, refused, slots } = converted
@@ -67,7 +69,8 @@ export const PartsTab = () => {
     setChosen(id)
     show(instances[0]!)
   }
-  const nameOf = (key: string): string => layers.find((one) => one.key === key)?.name ?? key
+  const rowOf = (key: string): LayerRow | undefined => rowsByKey.get(key)
+  const nameOf = (key: string): string => rowOf(key)?.name ?? key
   const rows = (list: readonly UiPart[]) => (
     <ul>
       {list.map((one) => (
@@ -137,6 +140,7 @@ export const PartsTab = () => {
           part={part}
           components={converted.components.filter((one) => one.part === part.id)}
           others={found.filter((one) => one !== part)}
+          rowOf={rowOf}
           nameOf={nameOf}
           selected={last}
           onShow={show}

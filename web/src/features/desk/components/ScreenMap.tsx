@@ -32,7 +32,7 @@ const pathOf = ({ from, to }: MapLine): string => {
 }
 
 const Thumbnail = ({ drawing }: { readonly drawing: ScreenDrawing | undefined }) => {
-  const address = useObjectAddress(drawing?.svg ?? '<svg/>', 'image/svg+xml')
+  const address = useObjectAddress(drawing?.svg ?? '<svg/>')
   return (
     <span className="block h-24 w-full overflow-hidden bg-white">
       {address && <img src={address} alt="" className="w-full" />}

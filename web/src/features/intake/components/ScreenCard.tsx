@@ -15,7 +15,7 @@ type Props = {
 /** A screen that was found, with whether it is taken and whether it is one of several widths. */
 export const ScreenCard = (props: Props) => {
   const { screen, svg, isTaken, sameAs, others, onToggle, onSameAs } = props
-  const address = useObjectAddress(svg, 'image/svg+xml')
+  const address = useObjectAddress(svg)
   return (
     <li
       className={`flex flex-col rounded border bg-paper ${isTaken ? 'border-ink' : 'border-rule'}`}
