@@ -42,8 +42,8 @@ const readProject = (folder: string): Project => {
   if (manifest.dependencies?.['react']) return { kind: 'react', folder, packages }
   if (manifest.dependencies?.['vue']) return { kind: 'vue', folder, packages }
   if (manifest.dependencies?.['@angular/core']) return { kind: 'angular', folder, packages }
-  const isHtml = manifest.scripts?.['build']?.startsWith('tailwindcss')
-  if (isHtml) return { kind: 'html', folder, packages }
+  if (!manifest.dependencies && existsSync(join(folder, 'index.html')))
+    return { kind: 'html', folder, packages }
   throw new Failure(`${folder}: its package.json is not one that Unimorph delivers.`)
 }
 
@@ -126,8 +126,13 @@ const NOT_SERVED = new Set([
 ])
 
 const buildHtml = async (copy: string, modules: string, site: string): Promise<void> => {
-  const cli = join(modules, '@tailwindcss/cli/dist/index.mjs')
-  await runTool(cli, ['-i', 'src/styles.css', '-o', 'styles.css', '--minify'], copy)
+  if (existsSync(join(copy, 'src/styles.css'))) {
+    const cli = join(modules, '@tailwindcss/cli/dist/index.mjs')
+    await runTool(cli, ['-i', 'src/styles.css', '-o', 'styles.css', '--minify'], copy)
+  } else if (existsSync(join(copy, 'src/styles/index.scss'))) {
+    const sass = join(modules, 'sass/sass.js')
+    await runTool(sass, ['--no-source-map', 'src/styles/index.scss', 'styles.css'], copy)
+  }
   for (const name of NOT_SERVED) rmSync(join(copy, name), { recursive: true, force: true })
   copySite(copy, site)
 }

@@ -27,7 +27,10 @@ const createProgram = (finish: (code: number) => void): Command => {
     .option('--codebase <dir>', 'write into this codebase, with its components by its glossary')
     .option('--config <file>', `settings; else ${SETTINGS_FILE} here; what is said beside it wins`)
     .option('--target <target>', `one of ${TARGET_IDS.join(', ')}; else html`)
-    .option('--styling <styling>', 'css for plain style sheets; else tailwind')
+    .option(
+      '--styling <styling>',
+      'tailwind, css, scss, css-modules or css-in-js; tailwind when absent',
+    )
     .option('--select <layer...>', 'only these layers, by name or key')
     .option('--fonts <dir>', 'folder of fonts to measure with and to deliver')
     .option('--drawn-states', 'only states that are drawn: none are added under the pointer')

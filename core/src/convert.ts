@@ -13,7 +13,7 @@ import type { Emitted } from './emit/target.js'
 import { applyGlossary } from './glossary/apply.js'
 import type { Glossary } from './glossary/glossary.js'
 import { notes } from './notes/catalogue.js'
-import { failed, type Outcome } from './notes/note.js'
+import { failed, type Note, type Outcome } from './notes/note.js'
 import { withParts } from './parts/index.js'
 import { withLibraryScreen, type Library } from './parts/library-screen.js'
 import type { Grain } from './parts/sections.js'
@@ -113,6 +113,13 @@ export const prepare = (
   return { ok: true, value, notes: [...edited.notes, ...value.notes] }
 }
 
+/** What is said where a target is not styled as it was asked to be. */
+export const stylingNotes = (target: TargetId, styling: StylingId | undefined): readonly Note[] => {
+  const { label, stylings } = TARGETS[target]
+  const isThere = styling === undefined || stylings.length === 0 || stylings.includes(styling)
+  return isThere ? [] : [notes.stylingNotHere(label, styling, stylings)]
+}
+
 /**
  * The whole of Unimorph as one function: a checked design and a list of edits in, files out.
  * Deterministic and without I/O: the same input gives the same bytes, in a worker, in Node, in a test.
@@ -135,11 +142,11 @@ export const convert = (
 ): Outcome<Emitted> => {
   const project = prepare(design, edits, select, fonts, { derivesStates, language, grain, library })
   if (!project.ok) return project
-  const { value, notes } = project
+  const { value, notes: found } = project
   const translated = glossary && applyGlossary(value, glossary.entries, glossary.codebase, target)
   return {
     ok: true,
     value: TARGETS[target].emit(translated?.project ?? value, { marks, styling }),
-    notes: [...notes, ...(translated?.notes ?? [])],
+    notes: [...found, ...(translated?.notes ?? []), ...stylingNotes(target, styling)],
   }
 }

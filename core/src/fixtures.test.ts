@@ -11,7 +11,7 @@ import { dirname, join, relative } from 'node:path'
 import { format } from 'prettier'
 import { convert } from './convert.js'
 import { TARGETS, type TargetId } from './emit/index.js'
-import type { StylingId } from './emit/styling/styling.js'
+import { STYLINGS, type StylingId } from './emit/styling/styling.js'
 import { readFiles } from './intake/index.js'
 
 /**
@@ -20,6 +20,8 @@ import { readFiles } from './intake/index.js'
  */
 const ROOT = join(__dirname, '../fixtures')
 const UPDATE = process.env['UPDATE_FIXTURES'] === '1'
+
+const OTHER_STYLINGS = STYLINGS.filter((styling) => styling !== 'tailwind')
 
 const listFiles = (folder: string): string[] =>
   !existsSync(folder)
@@ -46,6 +48,7 @@ const CONSTANT =
 
 const PARSERS: Readonly<Record<string, string>> = {
   css: 'css',
+  scss: 'scss',
   vue: 'vue',
   html: 'html',
   tsx: 'typescript',
@@ -132,11 +135,12 @@ describe.each(findCases(ROOT).map((folder) => [relative(ROOT, folder), folder] a
       }
     })
 
-    test('so it does with plain style sheets', async () => {
-      for (const { target, value } of runCase(folder, { styling: 'css' }).results) {
+    test.each(OTHER_STYLINGS)('so it does styled by %s', async (styling) => {
+      for (const { target, value } of runCase(folder, { styling }).results) {
+        if (!TARGETS[target as TargetId].stylings.includes(styling)) continue
         for (const { path, content } of value.files) {
           const parser = parserOf(target, path)
-          if (target === 'flutter' || parser === '' || content.kind !== 'text') continue
+          if (parser === '' || content.kind !== 'text') continue
           expect(await format(content.text, { parser, printWidth: 80 })).toBe(content.text)
         }
       }

@@ -25,7 +25,7 @@ export {
   type Report,
 } from './findings/index.js'
 export { inferLayout, layerOfNode, placesOf, walkNodes, type LayoutNode } from './layout/index.js'
-export { convert, prepare, type Settings } from './convert.js'
+export { convert, stylingNotes, prepare, type Settings } from './convert.js'
 export {
   buildSettingsSchema,
   readSettings,

@@ -1,7 +1,8 @@
-import { spawnSync } from 'node:child_process'
+import { execFile } from 'node:child_process'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
+import { promisify } from 'node:util'
 import { expect, type Page } from '@playwright/test'
 import { Desk, test } from './desk.js'
 
@@ -14,16 +15,16 @@ test.beforeEach(() => {
 })
 test.afterEach(() => rmSync(folder, { recursive: true, force: true }))
 
-const run = (...args: string[]): void => {
-  const { status, stderr } = spawnSync(process.execPath, [CLI, ...args], { encoding: 'utf8' })
-  expect([status, stderr.replace(/^warning: .*\n/gm, '')]).toEqual([0, ''])
+const run = async (...args: string[]): Promise<void> => {
+  const { stderr } = await promisify(execFile)(process.execPath, [CLI, ...args])
+  expect(stderr.replace(/^warning: .*\n/gm, '')).toBe('')
 }
 
 /** A design as a site: pages as they are delivered, apps as they are built. */
-const make = (design: string, target: string, styling: string): string => {
+const make = async (design: string, target: string, styling: string): Promise<string> => {
   const project = join(folder, `${target}-${styling}`)
   const site = join(folder, `${target}-${styling}-site`)
-  run(
+  await run(
     'convert',
     join(ROOT, 'demo/designs', design),
     '--target',
@@ -33,8 +34,9 @@ const make = (design: string, target: string, styling: string): string => {
     '--out',
     project,
   )
-  if (target === 'html') return project
-  run('build', project, '--site', site)
+  // What SCSS makes of it is what is looked at, and not the sheet that is delivered beside it.
+  if (target === 'html' && styling !== 'scss') return project
+  await run('build', project, '--site', site)
   return site
 }
 
@@ -63,25 +65,33 @@ const looksOn = async (page: Page, site: string, width: number): Promise<readonl
   })
 }
 
-for (const [design, target] of [
-  ['tidewrack.json', 'html'],
-  ['night-ferry-kiosk.svg', 'html'],
-  ['tidewrack.json', 'react'],
-  ['tidewrack.json', 'vue'],
-  ['tidewrack.json', 'angular'],
+// What a form says when something is wrong is of a red that each writes in its own way.
+const withoutProblems = (looks: readonly string[]): readonly string[] =>
+  looks.filter((look) => !look.includes('oklch') && !look.includes('159, 7, 18'))
+
+for (const [design, target, stylings] of [
+  ['tidewrack.json', 'html', ['css', 'scss', 'css-modules']],
+  ['night-ferry-kiosk.svg', 'html', ['css', 'scss', 'css-modules']],
+  ['tidewrack.json', 'react', ['css', 'scss', 'css-modules', 'css-in-js']],
+  ['night-ferry-kiosk.svg', 'react', ['css-in-js']],
+  ['tidewrack.json', 'vue', ['css', 'scss', 'css-modules']],
+  ['tidewrack.json', 'angular', ['css', 'scss', 'css-modules']],
 ] as const) {
-  test(`${design} as ${target} looks the same by plain style sheets at three widths`, async ({
+  test(`${design} as ${target} looks the same in every styling at three widths`, async ({
     page,
   }) => {
-    test.setTimeout(120_000)
-    const [tailwind, plain] = ['tailwind', 'css'].map((styling) => make(design, target, styling))
+    test.setTimeout(240_000)
+    const names = ['tailwind', ...stylings]
+    const sites = await Promise.all(names.map((styling) => make(design, target, styling)))
     for (const width of [390, 768, 1280]) {
-      // What a form says when something is wrong is of a red that each writes in its own way.
-      const asSaid = (looks: readonly string[]): readonly string[] =>
-        looks.filter((look) => !look.includes('oklch') && !look.includes('159, 7, 18'))
-      expect(asSaid(await looksOn(page, plain!, width))).toEqual(
-        asSaid(await looksOn(page, tailwind!, width)),
-      )
+      const looks: Record<string, readonly string[]> = {}
+      for (const [i, site] of sites.entries())
+        looks[names[i]!] = withoutProblems(await looksOn(page, site, width))
+      for (const name of stylings) {
+        const others = looks['tailwind']!.filter((look, i) => look !== looks[name]![i])
+        expect({ name, others: others.slice(0, 3) }).toEqual({ name, others: [] })
+        expect(looks[name]).toHaveLength(looks['tailwind']!.length)
+      }
     }
   })
 }

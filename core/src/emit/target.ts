@@ -43,5 +43,7 @@ export type EmittedComponent = {
 export type Target = {
   readonly id: string
   readonly label: string
+  /** The stylings it can be delivered in; none for targets that are no pages, which have one of their own. */
+  readonly stylings: readonly StylingId[]
   emit(project: UiProject, options: EmitOptions): Emitted
 }

@@ -324,6 +324,12 @@ export const notes = {
       `${count} layers have no auto layout around them and are placed by coordinates.`,
       'Add auto layout in the design; the result then follows the width.',
     ),
+  stylingNotHere: (target: string, styling: string, allowed: readonly string[]) =>
+    note('warning', 'settings/styling')(
+      {},
+      `${target} is not styled by ${styling}: plain CSS was written.`,
+      `Choose one of ${allowed.join(', ')}.`,
+    ),
   noComponents: () =>
     note('error', 'parts/no-components')(
       {},

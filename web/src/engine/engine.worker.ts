@@ -15,6 +15,7 @@ import {
   readDesign,
   readFiles,
   resolveInstances,
+  stylingNotes,
   suggestGlossary,
   summarise,
   takeScreens,
@@ -109,7 +110,7 @@ const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
       components: [],
       language: undefined,
       notes: project.notes,
-      css: '',
+      alone: { files: [], css: '' },
       preview: { files: [], css: '' },
       elapsedMs: 0,
     }
@@ -117,11 +118,16 @@ const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
   const translated = inUse
     ? applyGlossary(project.value, inUse.entries, inUse.codebase, target)
     : { project: project.value, notes: [] }
-  const delivered = TARGETS[target].emit(translated.project, { marks: false, styling })
-  const marked = TARGETS[target].emit(translated.project, { marks: true, styling })
-  const css = await compile(delivered)
+  const { emit } = TARGETS[target]
+  const delivered = emit(translated.project, { marks: false, styling })
+  // All stylings but Tailwind say the same, and run here by one sheet for all components.
+  const shown = styling === 'tailwind' ? 'tailwind' : 'css'
+  const plain =
+    styling === shown ? delivered : emit(translated.project, { marks: false, styling: shown })
+  const marked = emit(translated.project, { marks: true, styling: shown })
+  const css = await compile(plain)
   // Classes of our own are named by the components they are in, which are others in the preview.
-  const shown = styling === 'tailwind' ? css : await compile(marked)
+  const markedCss = shown === 'tailwind' ? css : await compile(marked)
   const { compiledPath } = delivered.styles
   const sheet: EmittedFile[] = compiledPath
     ? [{ path: compiledPath, content: { kind: 'text', text: css }, spans: [] }]
@@ -138,9 +144,9 @@ const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
     slots: project.value.slots,
     components: delivered.components,
     language: project.value.language,
-    notes: [...project.notes, ...translated.notes],
-    css,
-    preview: { files: marked.files, css: shown },
+    notes: [...project.notes, ...translated.notes, ...stylingNotes(target, styling)],
+    alone: { files: plain.files, css },
+    preview: { files: marked.files, css: markedCss },
     elapsedMs: performance.now() - started,
   }
 }

@@ -98,6 +98,9 @@ export type FlowRow = {
   }[]
 }
 
+/** Code with the style sheet it needs. */
+export type Runnable = { readonly files: readonly EmittedFile[]; readonly css: string }
+
 export type Converted = {
   /** What it was converted to, which may no longer be what is set. */
   readonly target: TargetId
@@ -115,10 +118,10 @@ export type Converted = {
   /** The language its texts are in, said or told by their words. */
   readonly language: string | undefined
   readonly notes: readonly Note[]
-  /** The compiled style sheet of the files. */
-  readonly css: string
-  /** The same code with the layers' keys on its elements, and its compiled style sheet. */
-  readonly preview: { readonly files: readonly EmittedFile[]; readonly css: string }
+  /** The code as it is run here, with its compiled style sheet: where each component has a sheet of its own, in one sheet. */
+  readonly alone: Runnable
+  /** The same with the layers' keys on its elements. */
+  readonly preview: Runnable
   readonly elapsedMs: number
 }
 

@@ -9,11 +9,11 @@ import { unitSpelling, writeIcon, writePart, writeUnit } from './write-unit.js'
 export const angular = componentTarget({
   id: 'angular',
   label: 'Angular',
+  stylings: ['tailwind', 'css', 'scss', 'css-modules'],
   places: {
     markupOf: (folder, name) => `${pathOf(folder, name)}.html`,
     assets: 'public/assets',
-    assetAddress: '../public/assets',
-    styles: 'src/styles.css',
+    sheet: { folder: 'src', stem: 'styles' },
   },
   spelling: unitSpelling,
   writeUnit,

@@ -65,6 +65,8 @@ export type ClassFile = {
   readonly host: readonly Attribute[]
   /** The template, or the name of its file. */
   readonly template: { readonly url: string } | { readonly text: Doc }
+  /** The name of its style sheet, where it has one of its own. */
+  readonly styleUrl?: string
   /** Further properties of the decorator. */
   readonly more?: readonly Doc[]
   readonly imports: readonly Import[]
@@ -81,13 +83,20 @@ const templateLine = (template: ClassFile['template']): Doc =>
 
 /** The file of a component's class, with its decorator. */
 export const printClass = (file: ClassFile): EmittedFile => {
-  const { name, selector, uses, host, template, more = [], imports, types, members } = file
+  const { name, selector, uses, host, template, styleUrl, more = [] } = file
+  const { imports, types, members } = file
   const decorator = printBlock(
     '@Component({',
     [
       printProperty('selector', quoteString(selector)),
       ...(uses.length > 0 ? [concat(['imports: ', inBrackets(uses), ','])] : []),
       templateLine(template),
+      ...(styleUrl === undefined
+        ? []
+        : [
+            printProperty('styleUrl', quoteString(styleUrl)),
+            'encapsulation: ViewEncapsulation.None,',
+          ]),
       'changeDetection: ChangeDetectionStrategy.OnPush,',
       ...printHost(host),
       ...more,
@@ -95,7 +104,11 @@ export const printClass = (file: ClassFile): EmittedFile => {
     '})',
   )
   const core: Import = {
-    names: ['ChangeDetectionStrategy', 'Component'],
+    names: [
+      'ChangeDetectionStrategy',
+      'Component',
+      ...(styleUrl === undefined ? [] : ['ViewEncapsulation']),
+    ],
     from: '@angular/core',
   }
   const all = mergeImports([core, ...imports])

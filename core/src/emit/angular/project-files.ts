@@ -3,6 +3,7 @@ import { quoteString } from '../script/quote-string.js'
 import type { ProjectStyling, ScreenFile } from '../shared/component-target.js'
 import { entry, jsonFile, scaffold, textFile, type EmittedFile } from '../shared/emitted-file.js'
 import { fontReadme } from '../shared/font-readme.js'
+import { folderOfPath } from '../shared/sheet-place.js'
 import { pageHead } from '../shared/entry-page.js'
 import { elementOf, toFileName } from './names.js'
 
@@ -73,7 +74,7 @@ bootstrapApplication(App, appConfig).catch((error: unknown) => {
 `
 
 /** `"polyfills"`: none, as changes are told by signals. */
-const workspace = (name: string) => ({
+const workspace = (name: string, sheet: string) => ({
   $schema: './node_modules/@angular/cli/lib/config/schema.json',
   version: 1,
   cli: { analytics: false },
@@ -90,7 +91,7 @@ const workspace = (name: string) => ({
             browser: 'src/main.ts',
             tsConfig: 'tsconfig.json',
             assets: [{ glob: '**/*', input: 'public' }],
-            styles: ['src/styles.css'],
+            styles: [sheet],
             outputPath: { base: 'dist', browser: '' },
             optimization: {
               scripts: true,
@@ -133,7 +134,7 @@ const TSCONFIG = {
   include: ['src/**/*.ts'],
 }
 
-const README = `# Screens
+const readme = (sheet: string): string => `# Screens
 
 \`\`\`sh
 npm install
@@ -141,14 +142,14 @@ npm start
 \`\`\`
 
 \`npm run build\` checks types and templates and writes the site to \`dist\`.
-Each screen is a component in \`src/app/screens\`; tokens and fonts are in \`src/styles.css\`.
+Each screen is a component in \`src/app/screens\`; tokens and fonts are in \`${sheet.endsWith('.scss') ? folderOfPath(sheet) : sheet}\`.
 `
 
 /** The files around the screens: entry, routes and configuration. */
 export const writeProject = (
   project: UiProject,
   screens: readonly ScreenFile[],
-  { contents, styling }: ProjectStyling,
+  { contents, styling, sheet }: ProjectStyling,
 ): EmittedFile[] => {
   const isRouted = screens.length > 1
   return [
@@ -160,12 +161,12 @@ export const writeProject = (
       textFile('src/app/app.config.ts', config(isRouted)),
       textFile('src/main.ts', MAIN),
       textFile('src/index.html', indexPage(project)),
-      jsonFile('angular.json', workspace('app')),
+      jsonFile('angular.json', workspace('app', sheet)),
       jsonFile('tsconfig.json', TSCONFIG),
       ...(styling === 'tailwind'
         ? [jsonFile('.postcssrc.json', { plugins: { '@tailwindcss/postcss': {} } })]
         : []),
-      textFile('README.md', README + fontReadme(project)),
+      textFile('README.md', readme(sheet) + fontReadme(project)),
     ),
   ]
 }

@@ -98,6 +98,12 @@ const templateFile = (path: string, nodes: readonly MarkupNode[]): EmittedFile =
   return textFile(`${path}.html`, printed.text, printed.spans)
 }
 
+const styleUrlOf = (name: string, sheet: string | undefined): { readonly styleUrl?: string } =>
+  sheet === undefined ? {} : { styleUrl: `./${toFileName(name)}.css` }
+
+const sheetFile = (path: string, sheet: string | undefined): EmittedFile[] =>
+  sheet === undefined ? [] : [textFile(`${path}.css`, sheet)]
+
 const memberOf = (name: string): string => `protected readonly ${name} = ${name};`
 
 /** Writes one component: its class, and its template beside it. */
@@ -169,6 +175,7 @@ export const writeUnit = (built: BuiltUnit, options: ComponentOptions): EmittedF
     uses: used.uses,
     host: [text('class', styling.flat().join(' '))],
     template: { url: `./${toFileName(unit.name)}.html` },
+    ...styleUrlOf(unit.name, finished.sheet),
     more: used.isFormElsewhere ? FORM_ELSEWHERE : [],
     imports,
     types: printed.map(({ type }) => type),
@@ -185,7 +192,7 @@ export const writeUnit = (built: BuiltUnit, options: ComponentOptions): EmittedF
       ...(isDialog ? [[SHOW]] : []),
     ],
   })
-  return [file, templateFile(path, [template])]
+  return [file, templateFile(path, [template]), ...sheetFile(path, finished.sheet)]
 }
 
 const privateDialog = (): Doc => printReference('dialog', 'ElementRef<HTMLDialogElement>')
@@ -232,6 +239,7 @@ export const writePart = (part: PartComponent, options: ComponentOptions): Emitt
     uses: used.uses,
     host: split.host,
     template: { url: `./${toFileName(tag)}.html` },
+    ...styleUrlOf(tag, part.sheet),
     more: used.isFormElsewhere ? FORM_ELSEWHERE : [],
     imports: [
       { names: own.length > 0 || isPlaced ? ['input'] : [], from: '@angular/core' },
@@ -251,7 +259,7 @@ export const writePart = (part: PartComponent, options: ComponentOptions): Emitt
       used.functions.map(memberOf),
     ],
   })
-  return [file, templateFile(path, split.inside)]
+  return [file, templateFile(path, split.inside), ...sheetFile(path, part.sheet)]
 }
 
 /** In a template of its own, a shape says which language it is of. */

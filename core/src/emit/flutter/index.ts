@@ -57,6 +57,7 @@ const findMainFamily = (project: UiProject): string | undefined => {
 export const flutter: Target = {
   id: 'flutter',
   label: 'Flutter',
+  stylings: [],
   emit(project, { marks }) {
     const plan = planComponents(project, 'assets', true)
     const fonts = buildFontFiles(project.fonts, 'fonts')

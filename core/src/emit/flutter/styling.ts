@@ -188,6 +188,7 @@ export const createFlutterStyling = (
       const hex = code && /Color\(0x..([0-9A-F]{6})\)/.exec(code)?.[1]
       return hex ? colorWord(`#${hex.toLowerCase()}`) : undefined
     },
+    files: () => [],
     stylesheet: () => '',
   }
 }

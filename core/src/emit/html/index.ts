@@ -12,8 +12,9 @@ import { toKebab, UniqueNames } from '../../text/names.js'
 import { endOfMain } from '../shared/in-main.js'
 import { titleOf } from '../shared/page-title.js'
 import { printDocument } from '../shared/print-document.js'
-import { dependencies } from '../shared/versions.js'
+import { dependencies, type Dependency } from '../shared/versions.js'
 import { createStyling } from '../styling/index.js'
+import { stylingIn, type Finished, type StylingId } from '../styling/styling.js'
 import { layerNames } from '../shared/layer-names.js'
 import type { Target } from '../target.js'
 import { elementSpelling, scriptsOf } from './elements.js'
@@ -41,10 +42,12 @@ const buildPage = (
   { language, pages, name: project }: UiProject,
   {
     body,
+    sheets,
     scripts,
     modules,
   }: {
     readonly body: readonly MarkupElement[]
+    readonly sheets: readonly string[]
     readonly scripts: readonly string[]
     /** What defines the elements of the codebase. */
     readonly modules: readonly string[]
@@ -76,10 +79,12 @@ const buildPage = (
                   ['content', description],
                 ]),
               ]),
-          element('link', [
-            ['rel', 'stylesheet'],
-            ['href', 'styles.css'],
-          ]),
+          ...sheets.map((href) =>
+            element('link', [
+              ['rel', 'stylesheet'],
+              ['href', href],
+            ]),
+          ),
           ...modules.map((src) =>
             element('script', [
               ['type', 'module'],
@@ -103,6 +108,18 @@ const PLAIN_README = `# Pages
 Open \`index.html\` in a browser; nothing has to be built. Styles are in \`styles.css\`.
 `
 
+const SCSS_README = `# Pages
+
+Open \`index.html\` in a browser; nothing has to be built first.
+
+To change styles, edit the files in \`src/styles\`, then:
+
+\`\`\`sh
+npm install
+npm run build
+\`\`\`
+`
+
 const README = `# Pages
 
 Open \`index.html\` in a browser; nothing has to be built first.
@@ -115,11 +132,47 @@ npm run build
 \`\`\`
 `
 
-/** Pages with utility classes; the compiled style sheet is part of the delivery. */
+/** The folder of sheets that pages have of their own. */
+const SHEETS = 'styles'
+
+/** The compiled style sheet beside the pages. */
+const COMPILED = 'styles.css'
+
+/** What the style sheet is made of, and by what; where nothing has to be made, it is delivered as it is. */
+const SOURCES: Partial<
+  Record<
+    StylingId,
+    {
+      readonly path: string
+      readonly build: string
+      readonly tools: readonly Dependency[]
+      readonly readme: string
+    }
+  >
+> = {
+  tailwind: {
+    path: 'src/styles.css',
+    build: `tailwindcss -i src/styles.css -o ${COMPILED} --minify`,
+    tools: ['@tailwindcss/cli', 'tailwindcss'],
+    readme: README,
+  },
+  scss: {
+    path: 'src/styles/index.scss',
+    build: `sass --no-source-map src/styles/index.scss ${COMPILED}`,
+    tools: ['sass'],
+    readme: SCSS_README,
+  },
+}
+
+/** Pages of native elements; the style sheet they need is part of the delivery. */
 export const html: Target = {
   id: 'html',
   label: 'HTML',
-  emit(project, { marks, styling: stylingId = 'tailwind' }) {
+  stylings: ['tailwind', 'css', 'scss', 'css-modules'],
+  emit(project, { marks, styling: wanted = 'tailwind' }) {
+    const stylingId = stylingIn(html.stylings, wanted)
+    // A page has a sheet of its own, in a folder, where components have theirs.
+    const up = stylingId === 'css-modules' ? '../' : ''
     const icons = findIcons(project)
     const assets = buildAssetFiles(
       project.assets.filter(({ id }) => !icons.has(id)),
@@ -183,12 +236,12 @@ export const html: Target = {
     // The compiled sheet lies beside the pages; addresses in the source are written for it.
     const styling = createStyling(stylingId, project, {
       fonts: fontRules(fonts, 'fonts'),
-      address: (asset) => `assets/${assets.get(asset)!.file}`,
+      address: (asset) => `${up}assets/${assets.get(asset)!.file}`,
       isIcon: (asset) => icons.has(asset),
     })
     const all = project.notFound ? [...project.pages, project.notFound] : project.pages
     const parts = new Set<BehaviourPart>()
-    const pages = all.map((page): EmittedFile => {
+    const pages = all.flatMap((page): EmittedFile[] => {
       const used = new Set<BehaviourPart>()
       const dialect = dialectOf(page, used)
       const tabs = findTabPanels(rootsOf(page))
@@ -196,9 +249,11 @@ export const html: Target = {
       const panels = (page.panels ?? []).map((panel) => buildPanel(panel, options))
       const names = layerNames(rootsOf(page))
       const built = endOfMain(buildMarkup(page.root, options), panels)
-      const root =
-        styling.finish?.({ name: page.name, markup: built, nameOf: (layer) => names.get(layer) })
-          .markup ?? built
+      const dressed: Finished = { name: page.name, markup: built, nameOf: (l) => names.get(l) }
+      const { markup: root, sheet } = styling.finish?.(dressed) ?? dressed
+      const path = paths.get(page.key)!
+      const own = `${SHEETS}/${path.replace(/\.html$/, '')}.css`
+      const sheets = [COMPILED, ...(sheet === undefined ? [] : [own])]
       for (const part of used) parts.add(part)
       const scripts = [
         ...(used.has('forms') ? ['handlers.js'] : []),
@@ -207,47 +262,47 @@ export const html: Target = {
       const document = concat([
         '<!doctype html>',
         hardline,
-        printTags(buildPage(page, project, { body: [root], scripts, modules: scriptsOf(root) })),
+        printTags(
+          buildPage(page, project, { body: [root], sheets, scripts, modules: scriptsOf(root) }),
+        ),
         hardline,
       ])
       const printed = printDocument(document, PRINT_WIDTH)
-      return textFile(paths.get(page.key)!, printed.text, printed.spans)
+      const file = textFile(path, printed.text, printed.spans)
+      return sheet === undefined ? [file] : [file, textFile(own, sheet)]
     })
     const source = styling.stylesheet()
-    const isTailwind = styling.id === 'tailwind'
+    const made = SOURCES[stylingId]
     const behaviour = buildBehaviour(parts)
     return {
       files: [
         ...pages,
         ...(behaviour ? [behaviour] : []),
         ...(parts.has('forms') ? [buildHandlers([...handled.values()])] : []),
-        textFile(isTailwind ? 'src/styles.css' : 'styles.css', source),
+        ...styling.files(made?.path ?? COMPILED),
+        ...(stylingId === 'scss' ? [textFile(COMPILED, source)] : []),
         ...[...assets.values()].map((a) => a.emitted),
         ...fonts.map((f) => f.emitted),
         ...scaffold(
           jsonFile('package.json', {
             name: toKebab(project.name, 'pages'),
             private: true,
-            scripts: isTailwind
-              ? { build: 'tailwindcss -i src/styles.css -o styles.css --minify' }
-              : { format: 'prettier --write .' },
-            devDependencies: dependencies(
-              isTailwind ? ['@tailwindcss/cli', 'prettier', 'tailwindcss'] : ['prettier'],
-            ),
+            scripts: made ? { build: made.build } : { format: 'prettier --write .' },
+            devDependencies: dependencies(['prettier', ...(made?.tools ?? [])]),
           }),
           jsonFile('.prettierrc', { printWidth: PRINT_WIDTH }),
           textFile(
             '.prettierignore',
-            `node_modules\nassets\nfonts\n${isTailwind ? 'styles.css\n' : ''}`,
+            `node_modules\nassets\nfonts\n${made ? `${COMPILED}\n` : ''}`,
           ),
-          textFile('README.md', (isTailwind ? README : PLAIN_README) + fontReadme(project)),
+          textFile('README.md', (made?.readme ?? PLAIN_README) + fontReadme(project)),
         ),
       ],
       components: [],
       styles: {
         source,
         classes: [...styling.classes],
-        ...(isTailwind ? { compiledPath: 'styles.css' } : {}),
+        ...(stylingId === 'tailwind' ? { compiledPath: COMPILED } : {}),
       },
       pages: Object.fromEntries(
         project.pages.flatMap((page) => {

@@ -20,6 +20,7 @@ import {
 } from '../shared/units.js'
 import { hooksOf, printStatement, reactSpelling } from './behaviour/statements.js'
 import { importsOf, printImport, together, type Import } from './imports.js'
+import { classReference, ownSheet } from './own-sheet.js'
 import { printReturnedJsx } from './print-jsx.js'
 
 const PRINT_WIDTH = 80
@@ -45,6 +46,7 @@ export const unitSpelling: UnitSpelling = {
   toPage,
   picture: (variable) => code('src', variable),
   ownDialog: 'ref',
+  classReference,
   use: scriptUse(
     'onClick',
     (event) => event,
@@ -104,28 +106,31 @@ const print = ({ name, takesRef, imports, lists, statements, markup }: Parts): D
 /** Writes one component: its imports, its code and its markup. */
 export const writeUnit = (built: BuiltUnit, options: ComponentOptions): EmittedFile[] => {
   const { project, plan, helpers } = options
-  const { unit, own } = built
+  const { unit, own: code } = built
   const folder = folderOf(unit)
-  const { markup: whole, lists, isDialog: takesRef } = finishUnit(built, options)
+  const { markup: whole, lists, isDialog: takesRef, sheet } = finishUnit(built, options)
+  const path = `src/${folder}/${unit.name}`
+  const own = ownSheet(path, sheet, options.styling)
   const markup = unit.kind === 'screen' ? withHead(whole, unit.page, project) : whole
-  for (const helper of own.helpers) helpers.add(helper)
+  for (const helper of code.helpers) helpers.add(helper)
   const imports: Import[] = [
-    ...together(hooksOf(own.statements), 'react'),
+    ...together(hooksOf(code.statements), 'react'),
     ...(takesRef ? [{ names: '{ Ref }', from: 'react', isType: true }] : []),
     ...importsOf(markup, lists, {
       plan,
       folder,
       helpers,
-      router: own.navigates ? ['useNavigate'] : [],
-      own: own.helpers,
-      forms: own.forms,
+      router: code.navigates ? ['useNavigate'] : [],
+      own: code.helpers,
+      forms: code.forms,
     }),
+    ...own.imports,
   ]
   const statements = [
-    ...(own.navigates ? ['const navigate = useNavigate();'] : []),
-    ...own.statements.map(printStatement),
+    ...(code.navigates ? ['const navigate = useNavigate();'] : []),
+    ...code.statements.map(printStatement),
   ]
   const parts = { name: unit.name, takesRef, imports, lists, statements, markup }
   const printed = printDocument(print(parts), PRINT_WIDTH)
-  return [textFile(`src/${folder}/${unit.name}.tsx`, printed.text, printed.spans)]
+  return [textFile(`${path}.tsx`, printed.text, printed.spans), ...own.files]
 }

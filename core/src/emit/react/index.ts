@@ -1,3 +1,4 @@
+import { STYLINGS } from '../styling/styling.js'
 import { buildFormFile } from '../script/form-file.js'
 import { vitePlaces, viteScripts } from '../script/vite-project.js'
 import { componentTarget } from '../shared/component-target.js'
@@ -11,6 +12,7 @@ import { buildProjectFiles } from './project-files.js'
 export const react = componentTarget({
   id: 'react',
   label: 'React',
+  stylings: STYLINGS,
   places: vitePlaces('tsx'),
   spelling: unitSpelling,
   writeUnit,

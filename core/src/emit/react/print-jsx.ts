@@ -38,8 +38,12 @@ const printAttribute = (attribute: Attribute): Doc => {
       const looks = attribute.looks.map(
         ({ record, prop, place }) => `\${${record}[${prop}]${place ? `.${place}` : ''}}`,
       )
+      const own = attribute.own ?? []
       const given = attribute.isPlaced ? ['${className}'] : []
-      return `${attribute.name}={\`${[attribute.base, ...looks, ...given].filter(Boolean).join(' ')}\`}`
+      const isOne = own.length === 1 && attribute.base === '' && looks.length + given.length === 0
+      if (isOne) return `${attribute.name}={${own[0]!}}`
+      const all = [...own.map((one) => `\${${one}}`), attribute.base, ...looks, ...given]
+      return `${attribute.name}={\`${all.filter(Boolean).join(' ')}\`}`
     }
     case 'list': {
       const texts = attribute.texts.map(quoteString)

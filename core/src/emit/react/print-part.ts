@@ -5,6 +5,7 @@ import { printDocument } from '../shared/print-document.js'
 import { importsOf, printImport } from './imports.js'
 import type { ComponentOptions } from '../shared/component-target.js'
 import { printBlock } from '../script/print-block.js'
+import { ownSheet } from './own-sheet.js'
 import { printReturnedJsx } from './print-jsx.js'
 import { printLooks, printMember, printNames } from '../script/print-props.js'
 
@@ -12,15 +13,17 @@ const PRINT_WIDTH = 80
 
 /** The file of a component that is used in several places. */
 export const emitPart = (
-  { tag, props, looks, markup }: PartComponent,
-  { plan, helpers }: ComponentOptions,
+  { tag, props, looks, markup, sheet }: PartComponent,
+  { plan, helpers, styling }: ComponentOptions,
 ): EmittedFile[] => {
   const types = props.flatMap(({ of }) => (of ? [of.tag] : []))
   const imports = importsOf(markup, [], { plan, folder: 'components', helpers, types })
+  const path = `src/components/${tag}`
+  const own = ownSheet(path, sheet, styling)
   const isGivenNodes = props.some(({ kind }) => kind === 'slot')
   const lines = [
     ...(isGivenNodes ? ['import type { ReactNode } from "react";'] : []),
-    ...imports.map(printImport),
+    ...[...imports, ...own.imports].map(printImport),
   ]
   const head = lines.length > 0 ? [join(hardline, lines), hardline, hardline] : []
   const type = `${tag}Props`
@@ -38,5 +41,5 @@ export const emitPart = (
     hardline,
   ])
   const printed = printDocument(document, PRINT_WIDTH)
-  return [textFile(`src/components/${tag}.tsx`, printed.text, printed.spans)]
+  return [textFile(`${path}.tsx`, printed.text, printed.spans), ...own.files]
 }

@@ -1,5 +1,6 @@
 import type { UiProject } from '../../ui/index.js'
 import type { ProjectStyling, ScreenFile } from '../shared/component-target.js'
+import { relativePath } from '../shared/sheet-place.js'
 import { entryPage } from '../shared/entry-page.js'
 import { entry, scaffold, textFile, type EmittedFile } from '../shared/emitted-file.js'
 import { quoteString } from '../script/quote-string.js'
@@ -34,10 +35,10 @@ ${screens.map(routeOf).join('\n')}
 }
 `
 
-const main = (isRouted: boolean): string => `import { StrictMode } from "react";
+const main = (isRouted: boolean, sheet: string): string => `import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 ${isRouted ? 'import { HashRouter } from "react-router";\n' : ''}import { App } from "./App";
-import "./index.css";
+import "${relativePath('src', sheet)}";
 
 createRoot(document.getElementById("root")!).render(
   <StrictMode>
@@ -56,7 +57,7 @@ export const buildProjectFiles = (
   return [
     ...entry(textFile('src/App.tsx', isRouted ? routedApp(screens) : singleApp(screens[0]!))),
     ...scaffold(
-      textFile('src/main.tsx', main(isRouted)),
+      textFile('src/main.tsx', main(isRouted, around.sheet)),
       textFile('index.html', entryPage(project, 'root', '/src/main.tsx')),
     ),
     ...viteFiles(project, 'react', around, { jsx: 'react-jsx' }),

@@ -36,16 +36,18 @@ export const printLooks = (looks: Looks): Doc => printChoices(`const ${looks.nam
 export const printLooksMember = (looks: Looks): Doc =>
   printChoices(`protected readonly ${looks.name} = {`, looks)
 
-const printChoices = (open: string, { places, classes }: Looks): Doc =>
-  printBlock(
+const printChoices = (open: string, { places, classes, isCode }: Looks): Doc => {
+  const print = (value: string): string => (isCode ? value : quoteString(value))
+  return printBlock(
     open,
     Object.entries(classes).map(([option, own]): Doc => {
-      if (places.length === 1) return printProperty(option, quoteString(own[0]!))
-      const lines = places.map((place, i) => printProperty(place, quoteString(own[i]!)))
+      if (places.length === 1) return printProperty(option, print(own[0]!))
+      const lines = places.map((place, i) => printProperty(place, print(own[i]!)))
       return printBlock(`${option}: {`, lines, '},')
     }),
     '};',
   )
+}
 
 /** `{ label, tone = "rust" }`, a name a line where they are too long for one. */
 export const printNames = (props: readonly Prop[]): Doc =>

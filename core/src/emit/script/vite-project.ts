@@ -1,6 +1,7 @@
 import type { UiProject } from '../../ui/index.js'
 import type { ComponentTarget, ProjectStyling } from '../shared/component-target.js'
 import { jsonFile, scaffold, textFile, type EmittedFile } from '../shared/emitted-file.js'
+import { folderOfPath } from '../shared/sheet-place.js'
 import { fontReadme } from '../shared/font-readme.js'
 
 const viteConfig = (plugin: string, isTailwind: boolean): string => `${
@@ -30,7 +31,7 @@ const tsconfig = (more: object) => ({
   include: ['src', 'vite.config.ts'],
 })
 
-const README = `# Screens
+const readme = (sheet: string): string => `# Screens
 
 \`\`\`sh
 npm install
@@ -38,15 +39,14 @@ npm run dev
 \`\`\`
 
 \`npm run build\` checks the types and writes the site to \`dist\`.
-Each screen is a component in \`src/screens\`; tokens and fonts are in \`src/index.css\`.
+Each screen is a component in \`src/screens\`; tokens and fonts are in \`${sheet.endsWith('.scss') ? folderOfPath(sheet) : sheet}\`.
 `
 
 /** Where projects that Vite builds have things; `extension` is that of a component's file. */
 export const vitePlaces = (extension: string): ComponentTarget['places'] => ({
   markupOf: (folder, name) => `src/${folder}/${name}.${extension}`,
   assets: 'src/assets',
-  assetAddress: './assets',
-  styles: 'src/index.css',
+  sheet: { folder: 'src', stem: 'index' },
 })
 
 /** The scripts of such a project; `check` is the command that checks the types. */
@@ -60,11 +60,11 @@ export const viteScripts = (check: string): ComponentTarget['scripts'] => ({
 export const viteFiles = (
   project: UiProject,
   plugin: string,
-  { styling }: ProjectStyling,
+  { styling, sheet }: ProjectStyling,
   options: object = {},
 ): EmittedFile[] =>
   scaffold(
     textFile('vite.config.ts', viteConfig(plugin, styling === 'tailwind')),
     jsonFile('tsconfig.json', tsconfig(options)),
-    textFile('README.md', README + fontReadme(project)),
+    textFile('README.md', readme(sheet) + fontReadme(project)),
   )

@@ -7,7 +7,7 @@ import { toShortPascal, UniqueNames } from '../../text/names.js'
 
 /** Names that components have for other things, and words of the language. */
 const TAKEN =
-  'navigate router index props ref arguments await case catch class const continue default delete do else enum export extends false finally for function if import in instanceof interface let new null package private protected public return static super switch this throw true try typeof var void while with yield'.split(
+  'navigate router index style styles props ref arguments await case catch class const continue default delete do else enum export extends false finally for function if import in instanceof interface let new null package private protected public return static super switch this throw true try typeof var void while with yield'.split(
     ' ',
   )
 /** Longer names would not leave a line of code in its width. */

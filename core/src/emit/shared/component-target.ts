@@ -3,7 +3,7 @@ import { rootsOf, screensOf, type UiForm } from '../../ui/nodes.js'
 import { layerNames } from './layer-names.js'
 import { toKebab } from '../../text/names.js'
 import { createStyling } from '../styling/index.js'
-import type { StylingId } from '../styling/styling.js'
+import { stylingIn, type StylingId } from '../styling/styling.js'
 import type { Phrases } from '../../ui/phrases.js'
 import type { Target } from '../target.js'
 import type { Helper } from './component-code.js'
@@ -14,14 +14,17 @@ import type { Icon } from './icons.js'
 import type { PartComponent } from './prop.js'
 import {
   buildUnits,
+  dress,
   type BuiltUnit,
   type Folder,
   type UnitOptions,
   type UnitSpelling,
 } from './units.js'
+import { folderOfPath, relativePath, sheetPath, type SheetBase } from './sheet-place.js'
 import { dependencies, type Dependency } from './versions.js'
 
 const PRINT_WIDTH = 80
+const FONTS = 'src/fonts'
 
 export type ComponentOptions = UnitOptions & {
   /** Hears of the helpers that files are needed for. */
@@ -35,6 +38,8 @@ export type ScreenFile = { readonly component: string; readonly route: string }
 /** What the files around the screens depend on. */
 export type ProjectStyling = {
   readonly styling: StylingId
+  /** The path of the style sheet that the app begins with. */
+  readonly sheet: string
   /** The class of an element that takes no part in the layout. */
   contents(): string
 }
@@ -43,13 +48,13 @@ export type ProjectStyling = {
 export type ComponentTarget = {
   readonly id: string
   readonly label: string
+  readonly stylings: readonly StylingId[]
   /** Where things are: folders from the root of the project, addresses as the style sheet has them. */
   readonly places: {
     /** The file that has the markup of a component. */
     markupOf(folder: Folder, name: string): string
     readonly assets: string
-    readonly assetAddress: string
-    readonly styles: string
+    readonly sheet: SheetBase
   }
   readonly spelling: UnitSpelling
   writeUnit(unit: BuiltUnit, options: ComponentOptions): readonly EmittedFile[]
@@ -84,34 +89,44 @@ export type ComponentTarget = {
 /** Components with the classes they are delivered with. */
 const dressed = (
   parts: readonly PartComponent[],
-  { styling, project }: UnitOptions,
+  options: UnitOptions,
 ): readonly PartComponent[] => {
-  const { finish } = styling
-  if (!finish) return parts
-  const names = layerNames(project.pages.flatMap(rootsOf))
+  if (!options.styling.finish) return parts
+  const names = layerNames(options.project.pages.flatMap(rootsOf))
   const nameOf = (layer: string): string | undefined => names.get(layer)
   return parts.map((part): PartComponent => {
-    const { markup, looks = [] } = finish({ ...part, name: part.tag, nameOf })
-    return { ...part, markup, looks }
+    const { markup, looks = [], sheet } = dress({ ...part, name: part.tag, nameOf }, options)
+    return { ...part, markup, looks, sheet }
   })
 }
 
-/** Packages that only a styling needs. */
-const isOfTailwind = (name: string): boolean =>
-  name === 'tailwindcss' || name.startsWith('@tailwindcss/') || name === 'postcss'
+/** Whether a package is needed: some only a styling needs. */
+const isNeededBy = (styling: StylingId, name: Dependency): boolean => {
+  if (name === 'sass') return styling === 'scss'
+  const isOfTailwind =
+    name === 'tailwindcss' || name.startsWith('@tailwindcss/') || name === 'postcss'
+  return styling === 'tailwind' || !isOfTailwind
+}
 
 /** A target that writes one component a file, with what repeats written once, from how it spells things. */
 export const componentTarget = (kind: ComponentTarget): Target => ({
   id: kind.id,
   label: kind.label,
-  emit(project, { marks, styling: stylingId = 'tailwind' }) {
+  stylings: kind.stylings,
+  emit(project, { marks, styling: wanted = 'tailwind' }) {
+    const stylingId = stylingIn(kind.stylings, wanted)
     const plan = planComponents(project, kind.places.assets)
     const { assets, icons, isRouted, screens } = plan
     const { places } = kind
-    const fonts = buildFontFiles(project.fonts, 'src/fonts')
+    const fonts = buildFontFiles(project.fonts, FONTS)
+    const sheet = sheetPath(stylingId, places.sheet)
+    // Components that have sheets of their own see files from their own folder.
+    const isOfEach = stylingId === 'css-modules' || stylingId === 'css-in-js'
+    const rules = folderOfPath(isOfEach ? places.markupOf('components', 'X') : sheet)
     const styling = createStyling(stylingId, project, {
-      fonts: fontRules(fonts, './fonts'),
-      address: (asset) => `${places.assetAddress}/${assets.get(asset)!.file}`,
+      fonts: fontRules(fonts, relativePath(folderOfPath(sheet), FONTS)),
+      address: (asset) => `${relativePath(rules, places.assets)}/${assets.get(asset)!.file}`,
+      hasModules: kind.spelling.classReference !== undefined,
       isIcon: (asset) => icons.has(asset),
     })
     const helpers = new Set<Helper>()
@@ -133,7 +148,7 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
     const around = kind.writeProject(
       project,
       screens.map(({ name, route }) => ({ component: name, route })),
-      { contents: () => styling.flat().join(' '), styling: styling.id },
+      { contents: () => styling.flat().join(' '), styling: styling.id, sheet },
     )
     const source = styling.stylesheet()
     const { runtime, router, tools, versions } = kind.packages
@@ -143,7 +158,7 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
         ...behaviour,
         ...around,
         ...[...icons.values()].map((icon) => kind.writeIcon(icon)),
-        textFile(places.styles, source),
+        ...styling.files(sheet),
         ...[...assets.values()].map((a) => a.emitted),
         ...fonts.map((f) => f.emitted),
         ...scaffold(
@@ -152,11 +167,15 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
             private: true,
             type: 'module',
             scripts: kind.scripts,
-            dependencies: dependencies([...runtime, ...(isRouted ? [router] : [])]),
+            dependencies: dependencies([
+              ...runtime,
+              ...(isRouted ? [router] : []),
+              ...(styling.id === 'css-in-js' ? (['@emotion/css'] as const) : []),
+            ]),
             devDependencies: {
               ...dependencies(
-                (['prettier', 'tailwindcss', 'typescript', ...tools] as const).filter(
-                  (name) => styling.id === 'tailwind' || !isOfTailwind(name),
+                (['prettier', 'sass', 'tailwindcss', 'typescript', ...tools] as const).filter(
+                  (name) => isNeededBy(styling.id, name),
                 ),
               ),
               ...versions,

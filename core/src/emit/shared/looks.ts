@@ -6,6 +6,8 @@ export type Looks = {
   readonly prop: string
   readonly name: string
   readonly places: readonly string[]
+  /** The classes are code, and no texts. */
+  readonly isCode?: boolean
   /** By the choice, in the order of the places. */
   readonly classes: Readonly<Record<string, readonly string[]>>
 }

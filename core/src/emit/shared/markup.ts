@@ -23,6 +23,8 @@ export type Attribute =
       readonly name: string
       readonly kind: 'classes'
       readonly base: string
+      /** Those that code names, in a sheet of the component's own. */
+      readonly own?: readonly string[]
       readonly looks: readonly LookReference[]
       /** Those that its user gives come last. */
       readonly isPlaced: boolean
@@ -112,5 +114,8 @@ export const isComponentTag = (tag: string): boolean => /^[A-Z]/.test(tag)
 
 const CLASSES: ReadonlySet<string> = new Set(['class', 'className'])
 
-/** Whether an attribute has the classes of its element, in any dialect. */
-export const isClass = ({ name }: Attribute): boolean => CLASSES.has(name)
+/** Whether this is what the attribute of an element's classes is called, in any dialect. */
+export const isClassName = (name: string): boolean => CLASSES.has(name)
+
+/** Whether an attribute has the classes of its element. */
+export const isClass = ({ name }: Attribute): boolean => isClassName(name)

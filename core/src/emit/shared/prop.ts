@@ -29,6 +29,8 @@ export type PartComponent = {
   readonly props: readonly Prop[]
   readonly looks: readonly Looks[]
   readonly markup: MarkupElement
+  /** The text of its own style sheet, where it has one. */
+  readonly sheet?: string | undefined
   /** What each instance is given, in the order of the props. */
   readonly uses: readonly {
     readonly layer: string | undefined

@@ -10,7 +10,7 @@ import {
   type UiPanel,
 } from '../../ui/nodes.js'
 import { formNameOf } from '../script/form-file.js'
-import type { Styling } from '../styling/styling.js'
+import type { Finished, Styling } from '../styling/styling.js'
 import { isPopover } from '../../design/interaction.js'
 import { buildMarkup, CURRENT_PAGE, findTabPanels, type Dialect } from './build-markup.js'
 import type { UseSpelling } from './build-use.js'
@@ -22,6 +22,7 @@ import { findLists, type DataList, type ListOptions } from './lists.js'
 import { text, type Attribute, type MarkupElement } from './markup.js'
 import type { PartOptions } from './part-options.js'
 import { extractParts } from './parts.js'
+import { referClasses, type ClassReference } from './refer-classes.js'
 import type { PartComponent } from './prop.js'
 
 /** What becomes a component of its own. */
@@ -76,6 +77,8 @@ export type UnitSpelling = Pick<
   picture(variable: string, file: string): Attribute
   /** What ties a control of a form to the form's code. */
   field?(name: string): readonly Attribute[]
+  /** How code names a class of a component's own sheet, in targets that have such. */
+  classReference?(scope: NonNullable<Styling['scope']>): ClassReference | undefined
   /** How components of the codebase are given what they are given. */
   readonly use: Omit<UseSpelling, 'tag' | 'address'>
   /** By what the component of a dialog reaches its own element. */
@@ -338,18 +341,29 @@ export type FinishedUnit = {
   readonly lists: readonly DataList[]
   /** It is a dialog, which others show. */
   readonly isDialog: boolean
+  /** The text of its own style sheet, where it has one. */
+  readonly sheet?: string | undefined
+}
+
+/** A component with the classes it is delivered with. */
+export const dress = (
+  component: Finished,
+  { styling, spelling }: Pick<UnitOptions, 'styling' | 'spelling'>,
+): Finished => {
+  const finished = styling.finish?.(component) ?? component
+  const reference = styling.scope && spelling.classReference?.(styling.scope)
+  return reference ? referClasses(finished, reference) : finished
 }
 
 /** Puts what repeats into lists, panels where they belong, and classes as they are delivered. */
 export const finishUnit = (built: BuiltUnit, options: UnitOptions): FinishedUnit => {
   const finished = assembleUnit(built, options)
-  const { styling } = options
-  if (!styling.finish) return finished
+  if (!options.styling.finish) return finished
   const { unit } = built
   const names = layerNames([unit.root])
   const nameOf = (layer: string): string | undefined => names.get(layer)
-  const { markup, lists = [] } = styling.finish({ ...finished, name: unit.name, nameOf })
-  return { ...finished, markup, lists }
+  const { markup, lists = [], sheet } = dress({ ...finished, name: unit.name, nameOf }, options)
+  return { ...finished, markup, lists, sheet }
 }
 
 const assembleUnit = (built: BuiltUnit, options: UnitOptions): FinishedUnit => {

@@ -1,11 +1,20 @@
 import type { UiProject } from '../../ui/index.js'
 import { createCss } from './css/index.js'
+import { createCssInJs } from './css-in-js/index.js'
+import { createCssModules } from './css-modules/index.js'
+import { createScss } from './scss/index.js'
 import type { Styling, StylingId, StylingOptions } from './styling.js'
 import { createTailwind } from './tailwind/index.js'
 
 const CREATORS: Readonly<
   Record<StylingId, (project: UiProject, options: StylingOptions) => Styling>
-> = { css: createCss, tailwind: createTailwind }
+> = {
+  css: createCss,
+  'css-in-js': createCssInJs,
+  'css-modules': createCssModules,
+  scss: createScss,
+  tailwind: createTailwind,
+}
 
 /** A styling by its id. */
 export const createStyling = (

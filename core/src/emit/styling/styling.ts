@@ -1,15 +1,20 @@
 import type { TextStyle } from '../../design/text.js'
 import type { DataList } from '../shared/lists.js'
 import type { Looks } from '../shared/looks.js'
+import type { EmittedFile } from '../shared/emitted-file.js'
 import type { MarkupElement } from '../shared/markup.js'
 import type { UiImage, UiNode, UiPanel } from '../../ui/nodes.js'
 
 /** How what is delivered is styled. */
-export const STYLINGS = ['tailwind', 'css'] as const
+export const STYLINGS = ['tailwind', 'css', 'scss', 'css-modules', 'css-in-js'] as const
 export type StylingId = (typeof STYLINGS)[number]
 
 export const isStylingId = (id: string): id is StylingId =>
   (STYLINGS as readonly string[]).includes(id)
+
+/** The styling that is wanted, or plain CSS where a target does not have it. */
+export const stylingIn = (stylings: readonly StylingId[], wanted: StylingId): StylingId =>
+  stylings.includes(wanted) ? wanted : 'css'
 
 export type StylingOptions = {
   /** The rules of the fonts that are delivered. */
@@ -18,6 +23,8 @@ export type StylingOptions = {
   readonly address: (asset: string) => string
   /** Whether a drawing is written into the page, and is no picture for the browser. */
   readonly isIcon: (asset: string) => boolean
+  /** Whether the target's components can have modules of CSS. */
+  readonly hasModules?: boolean
 }
 
 /** A component just before it is written, with what says something of its classes. */
@@ -27,6 +34,8 @@ export type Finished = {
   readonly markup: MarkupElement
   readonly looks?: readonly Looks[]
   readonly lists?: readonly DataList[]
+  /** The text of the sheet that holds for this component alone, where classes are what a module gives. */
+  readonly sheet?: string
   /** What a layer is called. */
   nameOf(layer: string): string | undefined
 }
@@ -61,8 +70,15 @@ export type Styling = {
   likenessOf(classes: string): string
   /** Gives a component the classes it is delivered with, where those are others than elements are compared by. */
   finish?(component: Finished): Finished
-  /** The style sheet's source, after all classes were asked for. */
+  /**
+   * Classes are names in a sheet that each component has for itself. `module`: a sheet of CSS; `object`: code that makes
+   * the rules.
+   */
+  readonly scope?: 'module' | 'object'
+  /** The style sheet's source as CSS, after all classes were asked for; without what components have for themselves. */
   stylesheet(): string
+  /** The same as it is delivered; `path` is that of the file a page begins with. */
+  files(path: string): readonly EmittedFile[]
   /** Every class that was handed out. */
   readonly classes: ReadonlySet<string>
 }

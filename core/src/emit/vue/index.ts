@@ -9,6 +9,7 @@ import { unitSpelling, writeIcon, writePart, writeUnit } from './write-unit.js'
 export const vue = componentTarget({
   id: 'vue',
   label: 'Vue',
+  stylings: ['tailwind', 'css', 'scss', 'css-modules'],
   places: vitePlaces('vue'),
   spelling: unitSpelling,
   writeUnit,

@@ -11,11 +11,12 @@ const PRINT_WIDTH = 80
 /** Two braces would begin code: in words they are written so that they do not. */
 export const escapeWords = (text: string): string => escapeText(text).replaceAll('{{', '&#123;{')
 
-/** A file of one component: its script, block by block with empty lines between, and its template. */
+/** A file of one component: its script, block by block with empty lines between, its template, and its own styles. */
 export const printFile = (
   path: string,
   blocks: readonly Doc[],
   markup: MarkupElement,
+  sheet?: string,
 ): EmittedFile => {
   const template: MarkupElement = {
     kind: 'element',
@@ -38,5 +39,6 @@ export const printFile = (
         ]
   const document = concat([...script, printTags(template, { escape: escapeWords }), hardline])
   const printed = printDocument(document, PRINT_WIDTH)
-  return textFile(path, printed.text, printed.spans)
+  const style = sheet === undefined ? '' : `\n<style module>\n${sheet}</style>\n`
+  return textFile(path, printed.text + style, printed.spans)
 }

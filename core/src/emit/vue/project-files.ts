@@ -3,6 +3,7 @@ import { quoteString } from '../script/quote-string.js'
 import { viteFiles } from '../script/vite-project.js'
 import type { ProjectStyling, ScreenFile } from '../shared/component-target.js'
 import { entry, scaffold, textFile, type EmittedFile } from '../shared/emitted-file.js'
+import { relativePath } from '../shared/sheet-place.js'
 import { entryPage } from '../shared/entry-page.js'
 
 const singleApp = ({ component }: ScreenFile): string => `<script setup lang="ts">
@@ -33,9 +34,9 @@ ${screens.map(({ component, route }) => `    { path: ${quoteString(pathOf(route)
 });
 `
 
-const main = (isRouted: boolean): string => `import { createApp } from "vue";
+const main = (isRouted: boolean, sheet: string): string => `import { createApp } from "vue";
 import App from "./App.vue";
-${isRouted ? 'import { router } from "./router";\n' : ''}import "./index.css";
+${isRouted ? 'import { router } from "./router";\n' : ''}import "${relativePath('src', sheet)}";
 
 createApp(App)${isRouted ? '.use(router)' : ''}.mount("#app");
 `
@@ -53,7 +54,7 @@ export const writeProject = (
       ...(isRouted ? [textFile('src/router.ts', router(screens))] : []),
     ),
     ...scaffold(
-      textFile('src/main.ts', main(isRouted)),
+      textFile('src/main.ts', main(isRouted, around.sheet)),
       textFile('index.html', entryPage(project, 'app', '/src/main.ts')),
     ),
     ...viteFiles(project, 'vue', around),

@@ -35,8 +35,9 @@ const attributesOf = (attribute: Attribute, tag: string): readonly Attribute[] =
       const looks = attribute.looks.map(
         ({ record, prop, place }) => `${record}[${prop}]${place ? `.${place}` : ''}`,
       )
-      const [only, ...others] = looks
-      const bound = others.length === 0 ? only : `[${looks.join(', ')}]`
+      const all = [...(attribute.own ?? []), ...looks]
+      const [only, ...others] = all
+      const bound = others.length === 0 ? only : `[${all.join(', ')}]`
       return [
         ...(attribute.base === '' ? [] : [text(attribute.name, attribute.base)]),
         ...(bound === undefined ? [] : [code(`:${attribute.name}`, bound)]),

@@ -30,6 +30,10 @@ export const unitSpelling: UnitSpelling = {
   toPage: ({ route }) => ({ tag: 'RouterLink', attributes: [text('to', route)] }),
   picture: (variable) => code('src', variable),
   ownDialog: 'dialog',
+  classReference: (scope) =>
+    scope === 'module'
+      ? { inMarkup: (name) => `$style.${name}`, inCode: (name) => `style.${name}` }
+      : undefined,
   use: scriptUse(
     '@click',
     (event) => `@${event}`,
@@ -43,6 +47,13 @@ const DIALOG: readonly Doc[] = [
   'defineExpose({ show: () => dialog.value?.showModal() });',
 ]
 
+/** By which code beside a template names the classes of the component. */
+const STYLE: Doc = 'const style = useCssModule();'
+
+/** Whether a list says by code which classes things have. */
+const isOfClasses = ({ fields }: DataList): boolean =>
+  fields.some(({ name, kind }) => name === 'class' && kind === 'code')
+
 /** What a thing in a list is given may include where it stands, which is no prop. */
 const typeInList = ({ type, fields }: DataList): string =>
   fields.some(({ name }) => name === 'class') ? `(${type} & { class?: string })` : type
@@ -55,11 +66,13 @@ export const writeUnit = (built: BuiltUnit, options: ComponentOptions): EmittedF
   const { project, plan, helpers } = options
   const { unit, own } = built
   const folder = folderOf(unit)
-  const { markup, lists, isDialog } = finishUnit(built, options)
+  const { markup, lists, isDialog, sheet } = finishUnit(built, options)
+  const namesClasses = lists.some(isOfClasses)
   for (const helper of own.helpers) helpers.add(helper)
   const functions = new Set([
     ...functionsOf(own.statements),
     ...(isDialog ? ['useTemplateRef'] : []),
+    ...(namesClasses ? ['useCssModule'] : []),
   ])
   const imports = importsOf(markup, lists, {
     plan,
@@ -82,6 +95,7 @@ export const writeUnit = (built: BuiltUnit, options: ComponentOptions): EmittedF
       : []
   const blocks = [
     ...together(imports),
+    ...(namesClasses ? [STYLE] : []),
     ...lists.flatMap((list) => listBlocks(list, typeInList(list))),
     ...page,
     ...together([
@@ -91,19 +105,21 @@ export const writeUnit = (built: BuiltUnit, options: ComponentOptions): EmittedF
     ...own.statements.filter(({ kind }) => kind === 'handler').map(printStatement),
     ...(isDialog ? together(DIALOG) : []),
   ]
-  return [printFile(`src/${folder}/${unit.name}.vue`, blocks, markup)]
+  return [printFile(`src/${folder}/${unit.name}.vue`, blocks, markup, sheet)]
 }
 
 const isProp = ({ kind }: Prop): boolean => kind !== 'classes' && kind !== 'slot'
 
 /** The file of a component that is used in several places. */
 export const writePart = (
-  { tag, props, looks, markup }: PartComponent,
+  { tag, props, looks, markup, sheet }: PartComponent,
   { plan, helpers }: ComponentOptions,
 ): EmittedFile[] => {
   const own = props.filter(isProp)
   const types = own.flatMap(({ of }) => (of ? [of.tag] : []))
-  const imports = importsOf(markup, [], { plan, folder: 'components', helpers, types })
+  const namesClasses = looks.some(({ isCode }) => isCode)
+  const functions = namesClasses ? ['useCssModule'] : []
+  const imports = importsOf(markup, [], { plan, folder: 'components', helpers, types, functions })
   const type = `${tag}Props`
   const blocks = [
     ...together(imports),
@@ -113,9 +129,10 @@ export const writePart = (
           group(concat(['const ', printNames(own), ` = defineProps<${type}>();`])),
         ]
       : []),
+    ...(namesClasses ? [STYLE] : []),
     ...looks.map(printLooks),
   ]
-  return [printFile(`src/components/${tag}.vue`, blocks, markup)]
+  return [printFile(`src/components/${tag}.vue`, blocks, markup, sheet)]
 }
 
 /** A component that draws an icon; what it is given goes to its \`svg\` element. */

@@ -1,5 +1,6 @@
 import { childrenInLayout, rootsOf, type UiImage, type UiNode } from '../../../ui/nodes.js'
 import type { UiProject } from '../../../ui/index.js'
+import { textFile } from '../../shared/emitted-file.js'
 import type { Styling, StylingOptions } from '../styling.js'
 import { colorIn } from './color-in.js'
 import { boxSlots, type ShadowCaster } from './box.js'
@@ -166,6 +167,15 @@ export const createTailwind = (
         )
       : plainClasses(slots(node))
 
+  const stylesheet = (): string => {
+    const declarations = [...theme.declarations(), ...(hasEntrance ? ENTRANCE_THEME : [])]
+    const block =
+      declarations.length > 0
+        ? `\n@theme {\n${declarations.map((d) => (d === '' ? '\n' : `  ${d}\n`)).join('')}}\n`
+        : ''
+    const faces = fonts.map((rule) => `\n${rule}\n`).join('')
+    return `@import "tailwindcss";\n${faces}${block}${modeRules(theme.modes())}`
+  }
   return {
     id: 'tailwind',
     classes,
@@ -210,14 +220,7 @@ export const createTailwind = (
           })),
         ).filter((name) => name !== 'inline'),
       ),
-    stylesheet() {
-      const declarations = [...theme.declarations(), ...(hasEntrance ? ENTRANCE_THEME : [])]
-      const block =
-        declarations.length > 0
-          ? `\n@theme {\n${declarations.map((d) => (d === '' ? '\n' : `  ${d}\n`)).join('')}}\n`
-          : ''
-      const faces = fonts.map((rule) => `\n${rule}\n`).join('')
-      return `@import "tailwindcss";\n${faces}${block}${modeRules(theme.modes())}`
-    },
+    stylesheet,
+    files: (path) => [textFile(path, stylesheet())],
   }
 }

@@ -159,7 +159,7 @@ describe('previews', () => {
     components: [],
     language: 'en',
     notes: [],
-    css: '',
+    alone: { files, css: '' },
     preview: { files, css: '.a{} </style><script>' },
     elapsedMs: 0,
   })

@@ -20,7 +20,7 @@ const converted = (target: 'html' | 'react' | 'vue', files: EmittedFile[]) => ({
   components: [],
   language: 'en',
   notes: [],
-  css: '.a{}',
+  alone: { files, css: '.a{}' },
   preview: { files: [], css: '' },
   elapsedMs: 0,
 })

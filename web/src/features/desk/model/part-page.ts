@@ -9,7 +9,7 @@ export type Given = Readonly<
 >
 
 /** Where the pictures are that components are given, by the names they are imported under. */
-export const findPictures = ({ files }: Pick<Converted, 'files'>): ReadonlyMap<string, string> => {
+export const findPictures = ({ alone: { files } }: Pick<Converted, 'alone'>): ReadonlyMap<string, string> => {
   const found = new Map<string, string>()
   for (const { content } of files) {
     if (content.kind !== 'text') continue
@@ -109,15 +109,14 @@ export const buildPartFiles = (
   if (!entry) return undefined
   const content = entry.write(tag, findPictures(converted), path)
   return [
-    ...toSources(converted.files).filter(({ path }) => path !== entry.path),
+    ...toSources(converted.alone.files).filter(({ path }) => path !== entry.path),
     { path: entry.path, encoding: 'text', content },
   ]
 }
 
 /** The page a component runs in, with room around it. */
 export const buildPartPage = (converted: Converted, bundle: Bundle): string => {
-  const { files, css } = converted
-  return buildAppPage({ ...converted, preview: { files, css } }, bundle, { room: 24 })
+  return buildAppPage({ ...converted, preview: converted.alone }, bundle, { room: 24 })
 }
 
 /** What an instance gives its component. */

@@ -161,7 +161,7 @@ const PLACES: Readonly<Record<string, string>> = {
 }
 
 /** The font of the pages: what stands by itself does not inherit it. */
-const fontOf = ({ files }: Pick<Converted, 'files'>): string => {
+const fontOf = ({ alone: { files } }: Pick<Converted, 'alone'>): string => {
   const sheet = files.find(({ path }) => /^src\/(index|styles)\.css$/.test(path))?.content
   const name = sheet?.kind === 'text' ? /^ {2}(--font-[\w-]+):/m.exec(sheet.text)?.[1] : undefined
   return name === undefined ? 'sans-serif' : `var(${name})`
