@@ -48,9 +48,9 @@ const writeOne = (
   const items = splitTop(value, ',')
   const line = `${property}: ${value};`
   const isLong = line.length + column > PRINT_WIDTH
-  // A list of things of several words has a line for each, whatever room there is; in SCSS so has any that is too long.
+  // A list of things of several words has a line for each, whatever room there is; in SCSS so has a list of calls that is too long.
   const isOfWords = items.some((item) => splitTop(item, ' ').length > 1)
-  if (items.length > 1 && (isOfWords || (isLong && dialect === 'scss'))) {
+  if (items.length > 1 && (isOfWords || (isLong && dialect === 'scss' && value.includes('(')))) {
     return [
       `${property}:`,
       ...items.map((item, i) => `  ${item}${i < items.length - 1 ? ',' : ';'}`),
