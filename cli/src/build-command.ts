@@ -137,11 +137,12 @@ const buildHtml = async (copy: string, modules: string, site: string): Promise<v
   copySite(copy, site)
 }
 
-/** Checks the types with a tool, and bundles. */
+/** Checks the types with a tool, where there are some, and bundles. */
 const buildWith =
   (checker: string) =>
   async (copy: string, modules: string, site: string): Promise<void> => {
-    await runTool(join(modules, checker), ['--noEmit'], copy)
+    if (existsSync(join(copy, 'tsconfig.json')))
+      await runTool(join(modules, checker), ['--noEmit'], copy)
     await runTool(join(modules, 'vite/bin/vite.js'), ['build', '--logLevel', 'warn'], copy)
     copySite(join(copy, 'dist'), site)
   }

@@ -10,10 +10,12 @@ import {
   LIBRARIES,
   type Note,
   readFiles,
+  SCRIPTS,
   type SettingsFile,
   STYLINGS,
   TARGET_IDS,
 } from '@unimorph/core'
+import { deliver } from '@unimorph/core/deliver'
 import { Failure } from './failure.js'
 import { readEdits } from './read-edits.js'
 import { readFonts } from './read-fonts.js'
@@ -27,6 +29,7 @@ export type ConvertOptions = {
   readonly config?: string
   readonly target?: string
   readonly styling?: string
+  readonly script?: string
   readonly out?: string
   readonly codebase?: string
   readonly select?: readonly string[]
@@ -62,6 +65,9 @@ const checkLanguage = (tag: string | undefined): string | undefined => {
 const mergeSettings = (options: ConvertOptions, file: SettingsFile): SettingsFile => ({
   target: checkChoice('target', options.target, TARGET_IDS) ?? file.target,
   styling: checkChoice('styling', options.styling, STYLINGS) ?? file.styling,
+  script: checkChoice('script', options.script, SCRIPTS) ?? file.script,
+  code: file.code,
+  files: file.files,
   select: options.select ? [...options.select] : file.select,
   derivesStates: options.drawnStates ? false : file.derivesStates,
   language: checkLanguage(options.language) ?? file.language,
@@ -108,19 +114,22 @@ export const convertCommand = async (
     intake.design && !isBroken
       ? convert(intake.design, edits, { ...settings, target, derivesStates, fonts, glossary })
       : undefined
-  const notes = [...intake.notes, ...(result?.notes ?? [])]
+  const said = [...intake.notes, ...(result?.notes ?? [])]
   if (!result?.ok) {
-    if (options.json) console.log(JSON.stringify({ ok: false, files: [], notes }, null, 2))
-    else printNotes(notes)
+    if (options.json) console.log(JSON.stringify({ ok: false, files: [], notes: said }, null, 2))
+    else printNotes(said)
     return 1
   }
   const { files, styles } = result.value
-  const delivered: EmittedFile[] = [...files]
+  const made: EmittedFile[] = [...files]
   if (styles.compiledPath) {
     const library = readFileSync(require.resolve('tailwindcss/index.css'), 'utf8')
     const text = await compileStyles(styles.source, styles.classes, library)
-    delivered.push({ path: styles.compiledPath, content: { kind: 'text', text }, spans: [] })
+    made.push({ path: styles.compiledPath, content: { kind: 'text', text }, spans: [] })
   }
+  const housed = await deliver({ ...result.value, files: made }, settings, target)
+  const delivered = housed.files
+  const notes = [...said, ...housed.notes]
   const { files: wanted, kept } =
     options.out === undefined ? forCodebase(out, delivered) : { files: delivered, kept: [] }
   writeFiles(out, wanted, { force: options.force ?? false })

@@ -9,7 +9,7 @@ import type { Edit } from './edits/edit.js'
 import type { Font } from './fonts/face.js'
 import { TARGETS, type TargetId } from './emit/index.js'
 import type { StylingId } from './emit/styling/styling.js'
-import type { Emitted } from './emit/target.js'
+import type { Emitted, Script } from './emit/target.js'
 import { applyGlossary } from './glossary/apply.js'
 import type { Glossary } from './glossary/glossary.js'
 import { notes } from './notes/catalogue.js'
@@ -35,6 +35,8 @@ export type Settings = {
   readonly library?: Library | undefined
   /** How pages are styled; by Tailwind when absent. */
   readonly styling?: StylingId | undefined
+  /** Whether React is written with types; so when absent. Types are erased when it is delivered. */
+  readonly script?: Script | undefined
   /** What elements of the design are called in a codebase, whose own components are then used. */
   readonly glossary?: { readonly entries: Glossary; readonly codebase: Codebase } | undefined
   /** See `EmitOptions.marks`. */
@@ -136,6 +138,7 @@ export const convert = (
     grain,
     library,
     styling,
+    script,
     glossary,
     marks = false,
   }: Settings,
@@ -146,7 +149,7 @@ export const convert = (
   const translated = glossary && applyGlossary(value, glossary.entries, glossary.codebase, target)
   return {
     ok: true,
-    value: TARGETS[target].emit(translated?.project ?? value, { marks, styling }),
+    value: TARGETS[target].emit(translated?.project ?? value, { marks, styling, script }),
     notes: [...found, ...(translated?.notes ?? []), ...stylingNotes(target, styling)],
   }
 }

@@ -28,6 +28,7 @@ export { inferLayout, layerOfNode, placesOf, walkNodes, type LayoutNode } from '
 export { convert, stylingNotes, prepare, type Settings } from './convert.js'
 export {
   buildSettingsSchema,
+  findSettingProblem,
   readSettings,
   SETTINGS_FILE,
   writeSettings,
@@ -67,6 +68,10 @@ export type { DesignProperty } from './glossary/suggest/design-side.js'
 export { checkGlossary, type GlossaryProblem } from './glossary/check.js'
 export { suggestGlossary, type Suggested, type Suggestion } from './glossary/suggest/index.js'
 export { FLUTTER } from './emit/flutter/api.js'
+export { hasHouseStyle, type HouseStyle } from './deliver/house-style.js'
+export { prettierOptions, type CodeStyle } from './deliver/code-style.js'
+export { FILE_NAMES, FOLDERS, isSafePath, type FileLayout } from './deliver/file-layout.js'
+export { SCRIPTS, type Script } from './emit/target.js'
 export { isStylingId, STYLINGS, type StylingId } from './emit/styling/styling.js'
 export { isTargetId, TARGET_IDS, TARGETS, type TargetId } from './emit/index.js'
 export type { EmittedFile } from './emit/shared/emitted-file.js'

@@ -3,11 +3,20 @@ import type { UiProject } from '../ui/index.js'
 import type { EmittedFile } from './shared/emitted-file.js'
 import type { Prop } from './shared/prop.js'
 
+/** What code is written in that can be written with types and without. */
+export const SCRIPTS = ['typescript', 'javascript'] as const
+export type Script = (typeof SCRIPTS)[number]
+
 export type EmitOptions = {
   /** Writes `data-layer` on every element, for a preview joined to the design; never for delivery. */
   readonly marks: boolean
   /** Tailwind when absent; targets that are no pages have a styling of their own. */
   readonly styling?: StylingId | undefined
+  /**
+   * TypeScript when absent. `javascript`: a project without its packages, with types in comments; what is code still has its
+   * types, which are erased when it is delivered.
+   */
+  readonly script?: Script | undefined
 }
 
 /** What a target gives: the files, and what a style sheet compiler needs to finish them. */
@@ -43,6 +52,8 @@ export type EmittedComponent = {
 export type Target = {
   readonly id: string
   readonly label: string
+  /** Whether it can be written without types. */
+  readonly hasPlainScript?: boolean
   /** The stylings it can be delivered in; none for targets that are no pages, which have one of their own. */
   readonly stylings: readonly StylingId[]
   emit(project: UiProject, options: EmitOptions): Emitted

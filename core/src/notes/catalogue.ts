@@ -324,6 +324,16 @@ export const notes = {
       `${count} layers have no auto layout around them and are placed by coordinates.`,
       'Add auto layout in the design; the result then follows the width.',
     ),
+  fileNotMoved: (path: string, wanted: string, why: 'taken' | 'scaffold' | 'unknown') =>
+    note('warning', 'deliver/not-moved')(
+      { file: path },
+      {
+        taken: `${path} was not moved to ${wanted}: another file is there.`,
+        scaffold: `${path} was not moved to ${wanted}: the tools of the project look for it where it is.`,
+        unknown: `There is no file ${path} that could be moved to ${wanted}.`,
+      }[why],
+      why === 'unknown' ? 'Take the line out of the settings.' : 'Choose another path.',
+    ),
   stylingNotHere: (target: string, styling: string, allowed: readonly string[]) =>
     note('warning', 'settings/styling')(
       {},

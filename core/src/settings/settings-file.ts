@@ -1,5 +1,8 @@
 import { z } from 'zod'
 import { TARGET_IDS } from '../emit/index.js'
+import { codeStyleSchema } from '../deliver/code-style.js'
+import { fileLayoutSchema } from '../deliver/file-layout.js'
+import { SCRIPTS } from '../emit/target.js'
 import { STYLINGS } from '../emit/styling/styling.js'
 import { LANGUAGE_TAG } from '../meaning/language.js'
 import { notes } from '../notes/catalogue.js'
@@ -15,6 +18,12 @@ const settingsFileSchema = z.strictObject({
   $schema: z.string().optional().describe('Where the schema is, for editors.'),
   target: z.enum(TARGET_IDS).optional().describe('What is written; html when absent.'),
   styling: z.enum(STYLINGS).optional().describe('How pages are styled; tailwind when absent.'),
+  script: z
+    .enum(SCRIPTS)
+    .optional()
+    .describe('Whether React is written with types; typescript when absent.'),
+  code: codeStyleSchema.optional().describe('How code is written.'),
+  files: fileLayoutSchema.optional().describe('What files are called and where they lie.'),
   select: z
     .array(z.string().min(1))
     .optional()
@@ -58,6 +67,10 @@ export const readSettings = (document: unknown, file = SETTINGS_FILE): Outcome<S
   readBySchema(settingsFileSchema, document, (field, why) =>
     notes.invalidSettings(file, field, why),
   )
+
+/** What is wrong with one setting, in a sentence; undefined where nothing is. */
+export const findSettingProblem = (field: keyof SettingsFile, value: unknown): string | undefined =>
+  settingsFileSchema.shape[field].safeParse(value).error?.issues[0]?.message
 
 /** The text of a settings file: fields in the order of the schema, those that say nothing left out. */
 export const writeSettings = (settings: SettingsFile): string =>

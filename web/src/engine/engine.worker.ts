@@ -10,6 +10,7 @@ import {
   examineWidths,
   findAll,
   finishPictures,
+  hasHouseStyle,
   listFontNeeds,
   prepare,
   readDesign,
@@ -29,8 +30,10 @@ import {
   type EmittedFile,
   type Font,
   type Grade,
+  type HouseStyle,
   type InputFile,
   type Layer,
+  type TargetId,
   listContrastPairs,
 } from '@unimorph/core'
 import { zipFiles } from '../shared/lib/zip'
@@ -55,6 +58,7 @@ import type {
   IntakeAnswer,
   Preview,
   Progress,
+  Runnable,
 } from './protocol'
 
 // What the calls are about: a design that was read and not yet accepted, the one on the desk, as stored and
@@ -87,9 +91,22 @@ const examine = (screen: string): Examined | undefined => {
 const compile = ({ styles }: Emitted): Promise<string> =>
   compileStyles(styles.source, styles.classes, tailwind)
 
+const NOTHING: Runnable = { files: [], pages: {}, components: [], css: '' }
+
+/** What was emitted, in the style of the house; the code for that is loaded where there is one. */
+const inHouseStyle = async (
+  emitted: Pick<Emitted, 'files' | 'pages' | 'components'>,
+  house: HouseStyle,
+  target: TargetId,
+) => {
+  if (!hasHouseStyle(house)) return { ...emitted, notes: [] }
+  const { deliver } = await import('@unimorph/core/deliver')
+  return deliver(emitted, house, target)
+}
+
 const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
   const started = performance.now()
-  const { edits, target, styling, select, derivesStates, language, grain, library } = request
+  const { edits, target, styling, house, select, derivesStates, language, grain, library } = request
   const project = prepare(need(current), edits, select, fonts, {
     derivesStates,
     language,
@@ -110,8 +127,8 @@ const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
       components: [],
       language: undefined,
       notes: project.notes,
-      alone: { files: [], css: '' },
-      preview: { files: [], css: '' },
+      alone: NOTHING,
+      preview: NOTHING,
       elapsedMs: 0,
     }
   }
@@ -119,22 +136,30 @@ const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
     ? applyGlossary(project.value, inUse.entries, inUse.codebase, target)
     : { project: project.value, notes: [] }
   const { emit } = TARGETS[target]
-  const delivered = emit(translated.project, { marks: false, styling })
+  const { script } = house
+  const emitted = emit(translated.project, { marks: false, styling, script })
   // All stylings but Tailwind say the same, and run here by one sheet for all components.
   const shown = styling === 'tailwind' ? 'tailwind' : 'css'
   const plain =
-    styling === shown ? delivered : emit(translated.project, { marks: false, styling: shown })
+    styling === shown && script !== 'javascript'
+      ? emitted
+      : emit(translated.project, { marks: false, styling: shown })
   const marked = emit(translated.project, { marks: true, styling: shown })
   const css = await compile(plain)
   // Classes of our own are named by the components they are in, which are others in the preview.
   const markedCss = shown === 'tailwind' ? css : await compile(marked)
-  const { compiledPath } = delivered.styles
+  const { compiledPath } = emitted.styles
   const sheet: EmittedFile[] = compiledPath
     ? [{ path: compiledPath, content: { kind: 'text', text: css }, spans: [] }]
     : []
+  const delivered = await inHouseStyle(
+    { ...emitted, files: [...emitted.files, ...sheet] },
+    house,
+    target,
+  )
   return {
     target,
-    files: [...delivered.files, ...sheet],
+    files: delivered.files,
     pages: delivered.pages,
     forms: listForms(project.value),
     flow: listFlow(project.value),
@@ -144,9 +169,14 @@ const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
     slots: project.value.slots,
     components: delivered.components,
     language: project.value.language,
-    notes: [...project.notes, ...translated.notes, ...stylingNotes(target, styling)],
-    alone: { files: plain.files, css },
-    preview: { files: marked.files, css: markedCss },
+    notes: [
+      ...project.notes,
+      ...translated.notes,
+      ...stylingNotes(target, styling),
+      ...delivered.notes,
+    ],
+    alone: { ...plain, css },
+    preview: { ...marked, css: markedCss },
     elapsedMs: performance.now() - started,
   }
 }

@@ -16,6 +16,7 @@ import type {
   Glossary,
   GlossaryProblem,
   Grain,
+  HouseStyle,
   Hover,
   InputFile,
   LayerType,
@@ -99,7 +100,7 @@ export type FlowRow = {
 }
 
 /** Code with the style sheet it needs. */
-export type Runnable = { readonly files: readonly EmittedFile[]; readonly css: string }
+export type Runnable = Pick<Emitted, 'files' | 'pages' | 'components'> & { readonly css: string }
 
 export type Converted = {
   /** What it was converted to, which may no longer be what is set. */
@@ -143,6 +144,7 @@ export type ConvertRequest = {
   readonly language: string | undefined
   readonly grain: Grain | undefined
   readonly styling: StylingId
+  readonly house: HouseStyle
   readonly library: Library | undefined
 }
 

@@ -33,4 +33,5 @@ export const react = componentTarget({
     ],
   },
   scripts: viteScripts('tsc --noEmit'),
+  plainScripts: viteScripts(),
 })

@@ -1,20 +1,43 @@
 import { concat, group, hardline, indent, join, type Doc } from '../shared/document.js'
 import { textFile, type EmittedFile } from '../shared/emitted-file.js'
-import type { PartComponent } from '../shared/prop.js'
+import type { PartComponent, Prop } from '../shared/prop.js'
 import { printDocument } from '../shared/print-document.js'
 import { importsOf, printImport } from './imports.js'
 import type { ComponentOptions } from '../shared/component-target.js'
 import { printBlock } from '../script/print-block.js'
 import { ownSheet } from './own-sheet.js'
 import { printReturnedJsx } from './print-jsx.js'
-import { printLooks, printMember, printNames } from '../script/print-props.js'
+import { printLooks, printMember, printNames, typeOf } from '../script/print-props.js'
 
 const PRINT_WIDTH = 80
+
+const printPropsType = (type: string, props: readonly Prop[]): Doc =>
+  printBlock(`export type ${type} = {`, props.map(printMember), '};')
+
+/** The same for editors that read types in comments. */
+const printPropsComment = (type: string, props: readonly Prop[]): Doc =>
+  join(hardline, [
+    '/**',
+    ` * @typedef {object} ${type}`,
+    ...props.map((prop) => ` * @property {${typesOf(prop).join(' | ')}} ${nameInComment(prop)}`),
+    ' */',
+  ])
+
+const nameInComment = ({ name, isOptional, standard }: Prop): string =>
+  isOptional || standard !== undefined ? `[${name}]` : name
+
+/** The types a prop may have; what another file defines is said with that file. */
+const typesOf = (prop: Prop): readonly string[] =>
+  prop.kind === 'slot'
+    ? ['import("react").ReactNode']
+    : typeOf(prop).map((one) =>
+        prop.of === undefined ? one : one.replace(/^\w+Props/, `import("./${prop.of.tag}").$&`),
+      )
 
 /** The file of a component that is used in several places. */
 export const emitPart = (
   { tag, props, looks, markup, sheet }: PartComponent,
-  { plan, helpers, styling }: ComponentOptions,
+  { plan, helpers, styling, isPlain }: ComponentOptions,
 ): EmittedFile[] => {
   const types = props.flatMap(({ of }) => (of ? [of.tag] : []))
   const imports = importsOf(markup, [], { plan, folder: 'components', helpers, types })
@@ -22,18 +45,20 @@ export const emitPart = (
   const own = ownSheet(path, sheet, styling)
   const isGivenNodes = props.some(({ kind }) => kind === 'slot')
   const lines = [
-    ...(isGivenNodes ? ['import type { ReactNode } from "react";'] : []),
+    ...(isGivenNodes && !isPlain ? ['import type { ReactNode } from "react";'] : []),
     ...[...imports, ...own.imports].map(printImport),
   ]
   const head = lines.length > 0 ? [join(hardline, lines), hardline, hardline] : []
   const type = `${tag}Props`
-  const parameters: Doc = props.length === 0 ? '' : group(concat([printNames(props), `: ${type}`]))
+  const parameters: Doc =
+    props.length === 0 ? '' : group(concat([printNames(props), isPlain ? '' : `: ${type}`]))
   const document = concat([
     ...head,
     ...(props.length > 0
-      ? [printBlock(`export type ${type} = {`, props.map(printMember), '};'), hardline, hardline]
+      ? [isPlain ? printPropsComment(type, props) : printPropsType(type, props), hardline, hardline]
       : []),
     ...looks.flatMap((look) => [printLooks(look), hardline, hardline]),
+    ...(isPlain && props.length > 0 ? [`/** @param {${type}} props */`, hardline] : []),
     concat([`export function ${tag}(`, parameters, ') {']),
     indent(concat([hardline, 'return ', printReturnedJsx(markup), ';'])),
     hardline,

@@ -5,7 +5,8 @@ import { printBlock } from './print-block.js'
 import { printProperty } from './print-property.js'
 import { quoteString } from './quote-string.js'
 
-const typeOf = ({ kind, of, type, only, options = [] }: Prop): readonly string[] => {
+/** The types a prop may have. */
+export const typeOf = ({ kind, of, type, only, options = [] }: Prop): readonly string[] => {
   if (type !== undefined) return type.split(' | ')
   if (only) return only.map(quoteString)
   if (of) return [`${of.tag}Props[${quoteString(of.prop)}]`]

@@ -31,14 +31,25 @@ const tsconfig = (more: object) => ({
   include: ['src', 'vite.config.ts'],
 })
 
-const readme = (sheet: string): string => `# Screens
+/** What editors are told of code without types. */
+const jsconfig = (more: object) => ({
+  compilerOptions: {
+    target: 'es2022',
+    module: 'esnext',
+    moduleResolution: 'bundler',
+    ...more,
+  },
+  include: ['src'],
+})
+
+const readme = (sheet: string, isPlain: boolean): string => `# Screens
 
 \`\`\`sh
 npm install
 npm run dev
 \`\`\`
 
-\`npm run build\` checks the types and writes the site to \`dist\`.
+\`npm run build\` ${isPlain ? '' : 'checks the types and '}writes the site to \`dist\`.
 Each screen is a component in \`src/screens\`; tokens and fonts are in \`${sheet.endsWith('.scss') ? folderOfPath(sheet) : sheet}\`.
 `
 
@@ -49,10 +60,10 @@ export const vitePlaces = (extension: string): ComponentTarget['places'] => ({
   sheet: { folder: 'src', stem: 'index' },
 })
 
-/** The scripts of such a project; `check` is the command that checks the types. */
-export const viteScripts = (check: string): ComponentTarget['scripts'] => ({
+/** The scripts of such a project; `check` is the command that checks the types, where there are some. */
+export const viteScripts = (check?: string): ComponentTarget['scripts'] => ({
   dev: 'vite',
-  build: `${check} && vite build`,
+  build: check === undefined ? 'vite build' : `${check} && vite build`,
   preview: 'vite preview',
 })
 
@@ -60,11 +71,13 @@ export const viteScripts = (check: string): ComponentTarget['scripts'] => ({
 export const viteFiles = (
   project: UiProject,
   plugin: string,
-  { styling, sheet }: ProjectStyling,
+  { styling, sheet, isPlain }: ProjectStyling,
   options: object = {},
 ): EmittedFile[] =>
   scaffold(
     textFile('vite.config.ts', viteConfig(plugin, styling === 'tailwind')),
-    jsonFile('tsconfig.json', tsconfig(options)),
-    textFile('README.md', readme(sheet) + fontReadme(project)),
+    isPlain
+      ? jsonFile('jsconfig.json', jsconfig(options))
+      : jsonFile('tsconfig.json', tsconfig(options)),
+    textFile('README.md', readme(sheet, isPlain) + fontReadme(project)),
   )

@@ -31,6 +31,8 @@ export type ComponentOptions = UnitOptions & {
   readonly helpers: Set<Helper>
   /** What is written once, by its tag. */
   readonly parts: ReadonlyMap<string, PartComponent>
+  /** Types stand in comments. */
+  readonly isPlain: boolean
 }
 
 export type ScreenFile = { readonly component: string; readonly route: string }
@@ -40,6 +42,8 @@ export type ProjectStyling = {
   readonly styling: StylingId
   /** The path of the style sheet that the app begins with. */
   readonly sheet: string
+  /** The code has no types. */
+  readonly isPlain: boolean
   /** The class of an element that takes no part in the layout. */
   contents(): string
 }
@@ -49,6 +53,8 @@ export type ComponentTarget = {
   readonly id: string
   readonly label: string
   readonly stylings: readonly StylingId[]
+  /** How a project without types is run and built; undefined where there is none. */
+  readonly plainScripts?: Readonly<Record<string, string>>
   /** Where things are: folders from the root of the project, addresses as the style sheet has them. */
   readonly places: {
     /** The file that has the markup of a component. */
@@ -100,6 +106,9 @@ const dressed = (
   })
 }
 
+/** Packages that only code with types needs. */
+const isOfTypes = (name: Dependency): boolean => name === 'typescript' || name.startsWith('@types/')
+
 /** Whether a package is needed: some only a styling needs. */
 const isNeededBy = (styling: StylingId, name: Dependency): boolean => {
   if (name === 'sass') return styling === 'scss'
@@ -113,7 +122,9 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
   id: kind.id,
   label: kind.label,
   stylings: kind.stylings,
-  emit(project, { marks, styling: wanted = 'tailwind' }) {
+  hasPlainScript: kind.plainScripts !== undefined,
+  emit(project, { marks, styling: wanted = 'tailwind', script }) {
+    const isPlain = script === 'javascript' && kind.plainScripts !== undefined
     const stylingId = stylingIn(kind.stylings, wanted)
     const plan = planComponents(project, kind.places.assets)
     const { assets, icons, isRouted, screens } = plan
@@ -135,7 +146,7 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
     const unitOptions: UnitOptions = { project, plan, styling, marks, forms, spelling }
     const { units, parts } = buildUnits(unitOptions)
     const byTag = new Map(parts.map((part) => [part.tag, part]))
-    const options: ComponentOptions = { ...unitOptions, helpers, parts: byTag }
+    const options: ComponentOptions = { ...unitOptions, helpers, parts: byTag, isPlain }
     const components = [
       ...units.flatMap((unit) => kind.writeUnit(unit, options)),
       ...dressed(parts, options).flatMap((part) => kind.writePart(part, options)),
@@ -148,7 +159,7 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
     const around = kind.writeProject(
       project,
       screens.map(({ name, route }) => ({ component: name, route })),
-      { contents: () => styling.flat().join(' '), styling: styling.id, sheet },
+      { contents: () => styling.flat().join(' '), styling: styling.id, sheet, isPlain },
     )
     const source = styling.stylesheet()
     const { runtime, router, tools, versions } = kind.packages
@@ -166,7 +177,7 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
             name: toKebab(project.name, 'screens'),
             private: true,
             type: 'module',
-            scripts: kind.scripts,
+            scripts: isPlain ? kind.plainScripts : kind.scripts,
             dependencies: dependencies([
               ...runtime,
               ...(isRouted ? [router] : []),
@@ -175,7 +186,7 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
             devDependencies: {
               ...dependencies(
                 (['prettier', 'sass', 'tailwindcss', 'typescript', ...tools] as const).filter(
-                  (name) => isNeededBy(styling.id, name),
+                  (name) => isNeededBy(styling.id, name) && !(isPlain && isOfTypes(name)),
                 ),
               ),
               ...versions,

@@ -14,11 +14,16 @@ import {
   GRAINS,
   LANGUAGE_TAG,
   LIBRARIES,
+  SCRIPTS,
   STYLINGS,
   TARGETS,
+  type CodeStyle,
+  type FileLayout,
   type Grain,
   type Library,
+  type Script,
 } from '@unimorph/core'
+import { IsSetting } from './is-setting'
 
 const NAME_LIMIT = 200
 
@@ -83,6 +88,24 @@ export class SettingsDto {
   @IsOptional()
   @IsIn(GRAINS)
   grain?: Grain
+
+  /** Whether React is written with types; so when absent. */
+  @ApiProperty({ required: false, enum: SCRIPTS })
+  @IsOptional()
+  @IsSetting('script')
+  script?: Script
+
+  /** How code is written. */
+  @ApiProperty({ required: false, type: Object, example: { quotes: 'single' } })
+  @IsOptional()
+  @IsSetting('code')
+  code?: CodeStyle
+
+  /** What files are called and where they lie. */
+  @ApiProperty({ required: false, type: Object, example: { names: 'kebab' } })
+  @IsOptional()
+  @IsSetting('files')
+  files?: FileLayout
 
   /** A page that shows every variant of every component. */
   @ApiProperty({ required: false, enum: LIBRARIES })

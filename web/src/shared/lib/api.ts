@@ -21,7 +21,10 @@ export type Project = {
 /** What is kept of a project's settings: those of its file that have no path, and no choice of layers. */
 export type Settings = Readonly<
   Required<Pick<SettingsFile, 'target' | 'styling'>> &
-    Pick<SettingsFile, 'derivesStates' | 'language' | 'grain' | 'library'>
+    Pick<
+      SettingsFile,
+      'derivesStates' | 'language' | 'grain' | 'library' | 'script' | 'code' | 'files'
+    >
 >
 
 export type Answer = {

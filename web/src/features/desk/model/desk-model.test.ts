@@ -159,8 +159,13 @@ describe('previews', () => {
     components: [],
     language: 'en',
     notes: [],
-    alone: { files, css: '' },
-    preview: { files, css: '.a{} </style><script>' },
+    alone: { files, pages: {}, components: [], css: '' },
+    preview: {
+      files,
+      pages: { home: { path: 'index.html', route: '/' } },
+      components: [],
+      css: '.a{} </style><script>',
+    },
     elapsedMs: 0,
   })
 

@@ -20,8 +20,8 @@ const converted = (target: 'html' | 'react' | 'vue', files: EmittedFile[]) => ({
   components: [],
   language: 'en',
   notes: [],
-  alone: { files, css: '.a{}' },
-  preview: { files: [], css: '' },
+  alone: { files, pages: {}, components: [], css: '.a{}' },
+  preview: { files: [], pages: {}, components: [], css: '' },
   elapsedMs: 0,
 })
 

@@ -9,7 +9,9 @@ export type Given = Readonly<
 >
 
 /** Where the pictures are that components are given, by the names they are imported under. */
-export const findPictures = ({ alone: { files } }: Pick<Converted, 'alone'>): ReadonlyMap<string, string> => {
+export const findPictures = ({
+  alone: { files },
+}: Pick<Converted, 'alone'>): ReadonlyMap<string, string> => {
   const found = new Map<string, string>()
   for (const { content } of files) {
     if (content.kind !== 'text') continue
@@ -103,10 +105,11 @@ export const canTry = (target: string): boolean => Object.hasOwn(ENTRIES, target
 /** The sources of an app that shows one component; undefined for targets without components. */
 export const buildPartFiles = (
   converted: Converted,
-  { tag, path }: EmittedComponent,
+  { tag }: EmittedComponent,
 ): readonly PreviewFile[] | undefined => {
   const entry = ENTRIES[converted.target as keyof typeof ENTRIES]
   if (!entry) return undefined
+  const path = converted.alone.components.find((one) => one.tag === tag)?.path ?? ''
   const content = entry.write(tag, findPictures(converted), path)
   return [
     ...toSources(converted.alone.files).filter(({ path }) => path !== entry.path),

@@ -89,8 +89,8 @@ export const buildHtmlPreview = (
   page: string,
   elements?: Bundle,
 ): string | undefined => {
-  const { preview, pages } = converted
-  const path = pages[page]?.path
+  const { preview } = converted
+  const path = preview.pages[page]?.path
   const file = preview.files.find((f) => f.path === path)
   if (file?.content.kind !== 'text') return undefined
   let html = file.content.text.replace(
