@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import {
+  byConventions,
   compileStyles,
   convert,
   createMeasure,
@@ -127,7 +128,8 @@ export const convertCommand = async (
     const text = await compileStyles(styles.source, styles.classes, library)
     made.push({ path: styles.compiledPath, content: { kind: 'text', text }, spans: [] })
   }
-  const housed = await deliver({ ...result.value, files: made }, settings, target)
+  const house = glossary ? byConventions(glossary.codebase.conventions, settings) : settings
+  const housed = await deliver({ ...result.value, files: made }, house, target)
   const delivered = housed.files
   const notes = [...said, ...housed.notes]
   const { files: wanted, kept } =

@@ -13,17 +13,31 @@ const mostOf = <T extends string | number>(values: readonly T[]): T | undefined 
   return first && first[1] * 2 > values.length ? first[0] : undefined
 }
 
-type Formatter = { singleQuote?: boolean; semi?: boolean; tabWidth?: number }
+type Formatter = {
+  singleQuote?: boolean
+  semi?: boolean
+  tabWidth?: number
+  useTabs?: boolean
+  printWidth?: number
+  trailingComma?: string
+}
+
+const FORMATTER_FILES = ['package.json', '.prettierrc.json', '.prettierrc']
+
+const TRAILING = ['all', 'es5', 'none'] as const
+
+const inRange = (value: number | undefined, least: number, most: number): number | undefined =>
+  Number.isInteger(value) && value! >= least && value! <= most ? value : undefined
 
 const formatterOf = (files: readonly SourceFile[]): Formatter => {
   for (const { path, text } of files) {
-    if (path !== 'package.json' && path !== '.prettierrc.json') continue
+    if (!FORMATTER_FILES.includes(path)) continue
     try {
       const read = JSON.parse(text) as Formatter & { prettier?: Formatter }
       if (path !== 'package.json') return read
       if (typeof read.prettier === 'object') return read.prettier
     } catch {
-      // What is no JSON is told where it is read.
+      // What is no JSON is told where it is read, or is YAML.
     }
   }
   return {}
@@ -47,9 +61,9 @@ export const findConventions = (
   ])
   const quote = mostOf(imports.map(([, sign]) => (sign === "'" ? 'single' : 'double')))
   const end = mostOf(imports.map(([, , sign]) => (sign === ';' ? 'yes' : 'no')))
-  const steps = code.flatMap(({ text }) => {
-    const first = /^( {2,8})\S/m.exec(text)
-    return first ? [first[1]!.length] : []
+  const steps = code.flatMap(({ text }): (number | 'tab')[] => {
+    const first = /^(\t| {2,8})\S/m.exec(text)?.[1]
+    return first === undefined ? [] : [first === '\t' ? 'tab' : first.length]
   })
   const named = [...code, ...files.filter(({ path }) => path.endsWith('.dart'))].flatMap(
     ({ path }) => nameKind(basename(path).replace(/\.[^.]+$/, '')) ?? [],
@@ -58,13 +72,17 @@ export const findConventions = (
   const ways = own.map(({ specifier }) => (/^[./]/.test(specifier) ? 'relative' : 'alias'))
   const quotes = said.singleQuote === undefined ? quote : said.singleQuote ? 'single' : 'double'
   const semicolons = said.semi ?? (end === undefined ? undefined : end === 'yes')
-  const indent = said.tabWidth ?? mostOf(steps)
+  const indent = said.useTabs ? 'tab' : (inRange(said.tabWidth, 1, 8) ?? mostOf(steps))
+  const width = inRange(said.printWidth, 40, 200)
+  const trailingCommas = TRAILING.find((one) => one === said.trailingComma)
   const fileNames = mostOf(named)
   const way = mostOf(ways)
   return {
     ...(quotes === undefined ? {} : { quotes }),
     ...(semicolons === undefined ? {} : { semicolons }),
     ...(indent === undefined ? {} : { indent }),
+    ...(width === undefined ? {} : { width }),
+    ...(trailingCommas === undefined ? {} : { trailingCommas }),
     ...(fileNames === undefined ? {} : { fileNames }),
     ...(way === undefined ? {} : { imports: way }),
   }

@@ -30,6 +30,9 @@ const READ: ReadonlySet<string> = new Set([
   '.vue',
   '.yaml',
 ])
+/** What Prettier is told has no ending. */
+const isRead = (name: string): boolean => READ.has(extname(name)) || name === '.prettierrc'
+
 /** Folders that hold nothing a person wrote, whatever the ignore files say. */
 const NEVER: ReadonlySet<string> = new Set([
   '.dart_tool',
@@ -89,7 +92,7 @@ export const readSources = (
         visit(`${path}/`, rules)
         continue
       }
-      if (!entry.isFile() || !READ.has(extname(entry.name)) || isIgnored(path, rules)) continue
+      if (!entry.isFile() || !isRead(entry.name) || isIgnored(path, rules)) continue
       if (ODD.test(path)) {
         skipped.push({ path, message: 'Its name has signs that no import can have.' })
         continue

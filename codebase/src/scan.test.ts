@@ -284,6 +284,21 @@ test('conventions are those of most files, and of the formatter where it is set'
   })
 })
 
+test('what the formatter is told holds, whatever files look like', async () => {
+  const { conventions } = await scan({
+    'a-b.ts': "import { x } from './c-d'\n",
+    '.prettierrc':
+      '{ "singleQuote": false, "semi": true, "useTabs": true, "printWidth": 100, "trailingComma": "none" }',
+  })
+  expect(conventions).toMatchObject({
+    quotes: 'double',
+    semicolons: true,
+    indent: 'tab',
+    width: 100,
+    trailingCommas: 'none',
+  })
+})
+
 test('what is broken, ignored, too large or a link out of the folder does not stop it', async () => {
   const outside = createFolder({ 'Secret.tsx': 'export const Secret = () => <i />' })
   folder = createFolder({

@@ -93,7 +93,9 @@ export type ScanNote = z.infer<typeof scanNoteSchema>
 const conventionsSchema = z.strictObject({
   quotes: z.enum(['single', 'double']).optional(),
   semicolons: z.boolean().optional(),
-  indent: z.number().int().positive().optional(),
+  indent: z.union([z.int().min(1).max(8), z.literal('tab')]).optional(),
+  width: z.int().min(40).max(200).optional(),
+  trailingCommas: z.enum(['all', 'es5', 'none']).optional(),
   fileNames: z.enum(['kebab', 'pascal', 'snake']).optional(),
   imports: z.enum(['alias', 'relative']).optional(),
 })

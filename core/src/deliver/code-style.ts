@@ -1,12 +1,13 @@
 import { z } from 'zod'
 
-const INDENTS = [2, 3, 4, 8, 'tab'] as const
-
 /** How code is written, for targets that a formatter of the web knows. What is absent is as Prettier has it. */
 export const codeStyleSchema = z.strictObject({
   quotes: z.enum(['double', 'single']).optional().describe('In scripts; double when absent.'),
   semicolons: z.boolean().optional().describe('Whether statements end in one; so when absent.'),
-  indent: z.literal(INDENTS).optional().describe('Spaces of one step, or tab; 2 when absent.'),
+  indent: z
+    .union([z.int().min(1).max(8), z.literal('tab')])
+    .optional()
+    .describe('Spaces of one step, or tab; 2 when absent.'),
   width: z.int().min(40).max(200).optional().describe('Characters in a line; 80 when absent.'),
   trailingCommas: z.enum(['all', 'es5', 'none']).optional().describe('all when absent.'),
   attributes: z

@@ -15,6 +15,8 @@ import { relocate } from './relocate.js'
 export { hasHouseStyle, type HouseStyle }
 
 export type Delivered = Pick<Emitted, 'files' | 'pages' | 'components'> & {
+  /** What the files that moved would be called, by their paths. */
+  readonly origins: Readonly<Record<string, string>>
   readonly notes: readonly Note[]
 }
 
@@ -59,7 +61,7 @@ export const deliver = async (
 ): Promise<Delivered> => {
   const { files, pages, components } = emitted
   if (!hasHouseStyle({ code, files: layout, script }))
-    return { files, pages, components, notes: [] }
+    return { files, pages, components, origins: {}, notes: [] }
   const isPlain = script === 'javascript' && target === 'react'
   const scripts = isPlain ? files.map(withoutTypes) : files
   const fixed = new Set(files.flatMap(({ path, role }) => (role === 'scaffold' ? [path] : [])))
@@ -67,7 +69,7 @@ export const deliver = async (
   const plainMoves = new Map(plain.filter(([from, to]) => from !== to))
   const { moves, refused } = planMoves(
     files.map(({ path }) => plainMoves.get(path) ?? path),
-    layout,
+    { ...layout, renamed: renamedIn(layout, plainMoves) },
     (path, isAlone) =>
       fixed.has(path) ||
       /^src\/main\.jsx?$/.test(path) ||
@@ -82,10 +84,16 @@ export const deliver = async (
     files.flatMap(({ path }) => (placeOf(path) === path ? [] : [[path, placeOf(path)] as const])),
   )
   const style = prettierOptions(code)
+  const isStyled = Object.keys(style).length > 0
   const moved = relocate(scripts, all).map((file) => withFolders(withSettings(file, style), layout))
   const { printWidth, ...overrides } = readOptions(moved)
   const formatted = await Promise.all(
-    moved.map((file) => formatFile(file, { printWidth, ...overrides }, target === 'angular')),
+    moved.map((file, i) =>
+      // What says what it said is formatted already, where the style is as it was.
+      isStyled || textOf(file) !== textOf(files[i]!)
+        ? formatFile(file, { printWidth, ...overrides }, target === 'angular')
+        : file,
+    ),
   )
   return {
     files: formatted,
@@ -93,9 +101,21 @@ export const deliver = async (
       Object.entries(pages).map(([key, page]) => [key, { ...page, path: placeOf(page.path) }]),
     ),
     components: components.map((one) => ({ ...one, path: placeOf(one.path) })),
+    origins: Object.fromEntries([...all].map(([before, now]) => [now, before])),
     notes: refused.map(({ path, wanted, why }) => notes.fileNotMoved(path, wanted, why)),
   }
 }
+
+/** Files that a person has put somewhere are known by what they would be called with types. */
+const renamedIn = (
+  { renamed = {} }: FileLayout,
+  plain: ReadonlyMap<string, string>,
+): Readonly<Record<string, string>> =>
+  Object.fromEntries(
+    Object.entries(renamed).map(([from, to]) =>
+      plain.has(from) ? [plain.get(from)!, plainPath(to)] : [from, to],
+    ),
+  )
 
 /** What the project's own Prettier would be set to. */
 const readOptions = (files: readonly EmittedFile[]): Readonly<Record<string, unknown>> => {

@@ -325,7 +325,8 @@ export const notes = {
       'Add auto layout in the design; the result then follows the width.',
     ),
   fileNotMoved: (path: string, wanted: string, why: 'taken' | 'scaffold' | 'unknown') =>
-    note('warning', 'deliver/not-moved')(
+    // What another target would write is renamed there.
+    note(why === 'unknown' ? 'info' : 'warning', 'deliver/not-moved')(
       { file: path },
       {
         taken: `${path} was not moved to ${wanted}: another file is there.`,

@@ -1,6 +1,7 @@
 import tailwind from 'tailwindcss/index.css?raw'
 import {
   applyGlossary,
+  byConventions,
   checkGlossary,
   compileStyles,
   coverDesign,
@@ -99,7 +100,7 @@ const inHouseStyle = async (
   house: HouseStyle,
   target: TargetId,
 ) => {
-  if (!hasHouseStyle(house)) return { ...emitted, notes: [] }
+  if (!hasHouseStyle(house)) return { ...emitted, origins: {}, notes: [] }
   const { deliver } = await import('@unimorph/core/deliver')
   return deliver(emitted, house, target)
 }
@@ -117,6 +118,7 @@ const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
     return {
       target,
       files: [],
+      origins: {},
       pages: {},
       forms: [],
       flow: [],
@@ -154,12 +156,13 @@ const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
     : []
   const delivered = await inHouseStyle(
     { ...emitted, files: [...emitted.files, ...sheet] },
-    house,
+    inUse ? byConventions(inUse.codebase.conventions, house) : house,
     target,
   )
   return {
     target,
     files: delivered.files,
+    origins: delivered.origins,
     pages: delivered.pages,
     forms: listForms(project.value),
     flow: listFlow(project.value),

@@ -106,6 +106,8 @@ export type Converted = {
   /** What it was converted to, which may no longer be what is set. */
   readonly target: TargetId
   readonly files: readonly EmittedFile[]
+  /** What files that a person or the style of the house has put elsewhere would be called, by their paths. */
+  readonly origins: Readonly<Record<string, string>>
   readonly pages: Emitted['pages']
   readonly forms: readonly FormRow[]
   readonly flow: readonly FlowRow[]

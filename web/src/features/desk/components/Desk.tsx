@@ -10,6 +10,7 @@ import { Lane } from './Lane'
 import { OutlineLane } from './OutlineLane'
 import { Separator } from './Separator'
 import { Source } from './Source'
+import { HouseStyleButton } from './HouseStyleButton'
 import { StylingSelect } from './StylingSelect'
 import { Stage } from './Stage'
 import { StageTools } from './StageTools'
@@ -156,6 +157,7 @@ export const Desk = () => {
             tools={
               <>
                 <StylingSelect />
+                <HouseStyleButton />
                 <CopyButton path={path} />
               </>
             }

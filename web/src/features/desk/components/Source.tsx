@@ -1,10 +1,28 @@
 import { useEffect, useMemo, useState } from 'react'
+import { isSafePath, type EmittedFile } from '@unimorph/core'
+import { NameDialog } from '../../../shared/ui/NameDialog'
 import { useDesk } from '../model/desk-store'
 import { findLayerAtOffset, findThread } from '../model/threads'
 import { CodeView } from './CodeView'
 import { FileTree } from './FileTree'
 
 const NOTHING: readonly never[] = []
+
+/** Why a file cannot lie at a path. */
+const findPathProblem = (
+  path: string,
+  from: string,
+  files: readonly EmittedFile[],
+): string | undefined => {
+  if (!isSafePath(path))
+    return 'Write a path inside the project, of letters, digits, dots and dashes, as src/ui/Card.tsx.'
+  const ending = from.slice(from.lastIndexOf('.'))
+  if (!path.endsWith(ending)) return `The name has to end in ${ending}: the code depends on it.`
+  const isTaken = files.some(
+    (file) => file.path !== from && file.path.toLowerCase() === path.toLowerCase(),
+  )
+  return isTaken ? `${path} is there already.` : undefined
+}
 
 /** The delivered files, with the code of the selected layer marked. */
 export const Source = ({
@@ -26,6 +44,8 @@ export const Source = ({
     [files, layers, primary],
   )
   const [picked, setPicked] = useState<string>()
+  const [renamed, setRenamed] = useState<string>()
+  const renameFile = useDesk((s) => s.renameFile)
 
   // Selecting a layer opens the file its code is in, and showing a screen the screen's file.
   useEffect(() => {
@@ -51,7 +71,22 @@ export const Source = ({
   const { content } = current
   return (
     <div className="flex h-full flex-col">
-      <FileTree files={files} current={current.path} onPick={setPicked} />
+      <FileTree files={files} current={current.path} onPick={setPicked} onRename={setRenamed} />
+      {renamed !== undefined && (
+        <NameDialog
+          title="Rename or move file"
+          label="Path in the project"
+          initial={renamed}
+          findProblem={(path) => findPathProblem(path, renamed, files)}
+          onClose={() => setRenamed(undefined)}
+          onDone={(path) => {
+            setRenamed(undefined)
+            if (path === renamed) return
+            renameFile(converted?.origins[renamed] ?? renamed, path)
+            setPicked(path)
+          }}
+        />
+      )}
       <div className="min-h-0 flex-1">
         {content.kind === 'text' ? (
           <CodeView

@@ -31,6 +31,7 @@ export const StylingSelect = () => {
       label="styled by"
       value={isThere ? styling : 'css'}
       options={options}
+      isLabelHidden
       onChange={(next) => changeSettings({ styling: next })}
     />
   )

@@ -149,6 +149,7 @@ describe('previews', () => {
   const converted = (files: EmittedFile[]) => ({
     target: 'html' as const,
     files,
+    origins: {},
     pages: { home: { path: 'index.html', route: '/' } },
     forms: [],
     flow: [],

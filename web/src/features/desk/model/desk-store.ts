@@ -67,6 +67,8 @@ type DeskActions = {
   showScreen(key: string): void
   setScope(scope: Scope): void
   changeSettings(changes: Partial<Settings>): void
+  /** Puts a file elsewhere; `from` is what it would be called. */
+  renameFile(from: string, to: string): void
   edit(edit: Edit): Promise<void>
   /** Uses a codebase, or none, and converts anew. */
   setCodebase(codebase: ProjectCodebase | undefined): Promise<void>
@@ -246,6 +248,12 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
       void convert()
       const id = get().project?.id
       if (id) save(() => api.changeSettings(id, settings)).catch(report)
+    },
+    renameFile(from, to) {
+      const { files = {} } = get().settings
+      const { [from]: _before, ...others } = files.renamed ?? {}
+      const renamed = from === to ? others : { ...others, [from]: to }
+      get().changeSettings({ files: { ...files, renamed } })
     },
     async setCodebase(codebase) {
       set({ codebase })

@@ -10,6 +10,7 @@ const file = (path: string, text: string): EmittedFile => ({
 const converted = (target: 'html' | 'react' | 'vue', files: EmittedFile[]) => ({
   target,
   files,
+  origins: {},
   pages: {},
   forms: [],
   flow: [],

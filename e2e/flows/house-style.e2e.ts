@@ -1,0 +1,67 @@
+import { expect } from '@playwright/test'
+import { Desk, test } from './desk.js'
+
+test('code follows the style of the house, and so do the names of files', async ({ page }) => {
+  const desk = await Desk.open(page, 'Tidewrack')
+  await desk.choose(/^to/, 'React')
+  await expect(desk.code).toContainText('import { useRef } from "react";')
+
+  await page.getByRole('button', { name: 'House style' }).click()
+  const dialog = page.getByRole('dialog', { name: 'House style' })
+  await dialog.getByLabel('Quotes').selectOption('single')
+  await dialog.getByLabel('Semicolons').selectOption('only where needed')
+  await dialog.getByLabel('Written in').selectOption('JavaScript')
+  await dialog.getByLabel('Names').selectOption('tide-table')
+  const components = dialog.getByLabel('components')
+  await components.fill('../outside')
+  await expect(components).toHaveAttribute('aria-invalid', 'true')
+  await components.fill('ui')
+  await components.press('Tab')
+  await dialog.getByRole('button', { name: 'Done' }).click()
+
+  const files = page.getByRole('navigation', { name: 'Files' })
+  await expect(files).toContainText('src/ui/')
+  await files.getByRole('button', { name: 'button-link.jsx' }).click()
+  await expect(desk.code).toContainText("import { Link } from 'react-router'/**")
+  await expect(desk.code).toContainText('@typedef {object} ButtonLinkProps')
+  // What runs on the stage is the same as before.
+  await expect(desk.result.getByRole('heading', { level: 1 })).toHaveText('Today on the shore')
+
+  await page.reload()
+  await Desk.ready(page)
+  await expect(files).toContainText('button-link.jsx')
+
+  await page.getByRole('button', { name: 'House style' }).click()
+  await dialog.getByRole('button', { name: 'As it comes' }).click()
+  await dialog.getByRole('button', { name: 'Done' }).click()
+  await expect(files.getByRole('button', { name: 'ButtonLink.tsx' })).toBeVisible()
+})
+
+test('a file is renamed and moved, and imports follow', async ({ page }) => {
+  const desk = await Desk.open(page, 'Tidewrack')
+  await desk.choose(/^to/, 'React')
+  const files = page.getByRole('navigation', { name: 'Files' })
+  const button = files.getByRole('button', { name: 'ButtonLink.tsx' })
+  await button.click()
+  await button.press('F2')
+  const dialog = page.getByRole('dialog', { name: 'Rename or move file' })
+  const path = dialog.getByLabel('Path in the project')
+  await expect(path).toHaveValue('src/components/ButtonLink.tsx')
+  await path.fill('src/components/Field.tsx')
+  await expect(dialog.getByRole('alert')).toHaveText('src/components/Field.tsx is there already.')
+  await path.fill('src/components/ButtonLink.css')
+  await expect(dialog.getByRole('alert')).toContainText('has to end in .tsx')
+  await path.fill('src/links/LinkButton.tsx')
+  await dialog.getByRole('button', { name: 'Rename' }).click()
+  await expect(files).toContainText('src/links/')
+  await files.getByRole('button', { name: 'TodayOnTheShore.tsx' }).click()
+  await expect(desk.code).toContainText('from "../links/LinkButton";')
+
+  await page.getByRole('button', { name: 'House style' }).click()
+  await page.getByRole('button', { name: 'Put back' }).click()
+  await page.getByRole('button', { name: 'Done' }).click()
+  await expect(desk.code).toContainText('from "../components/ButtonLink";')
+  // What tools look for by name is offered no other name.
+  await files.getByRole('button', { name: 'package.json' }).click()
+  await expect(files.getByRole('button', { name: 'Rename' })).toHaveCount(0)
+})

@@ -1,0 +1,269 @@
+import { useState } from 'react'
+import { FOLDERS, isSafePath, type CodeStyle, type FileLayout, type Script } from '@unimorph/core'
+import { Button } from '../../../shared/ui/Button'
+import { Modal } from '../../../shared/ui/Modal'
+import { useDesk } from '../model/desk-store'
+
+const FIELD = 'h-7 min-w-0 rounded-sm border border-rule bg-paper px-2 text-sm'
+
+/** A setting of a few values, of which the first is what holds where nothing is said. */
+type Row<K extends string> = {
+  readonly field: K
+  readonly label: string
+  readonly options: readonly (readonly [value: string, label: string])[]
+}
+
+const CODE_ROWS: readonly Row<keyof CodeStyle>[] = [
+  {
+    field: 'quotes',
+    label: 'Quotes',
+    options: [
+      ['double', 'double'],
+      ['single', 'single'],
+    ],
+  },
+  {
+    field: 'semicolons',
+    label: 'Semicolons',
+    options: [
+      ['true', 'after each statement'],
+      ['false', 'only where needed'],
+    ],
+  },
+  {
+    field: 'indent',
+    label: 'One step in',
+    options: [
+      ['2', '2 spaces'],
+      ['4', '4 spaces'],
+      ['8', '8 spaces'],
+      ['tab', 'a tab'],
+    ],
+  },
+  {
+    field: 'width',
+    label: 'Longest line',
+    options: ['80', '100', '120', '140'].map((width) => [width, `${width} characters`] as const),
+  },
+  {
+    field: 'trailingCommas',
+    label: 'Trailing commas',
+    options: [
+      ['all', 'everywhere'],
+      ['es5', 'not after parameters'],
+      ['none', 'nowhere'],
+    ],
+  },
+  {
+    field: 'attributes',
+    label: 'Attributes',
+    options: [
+      ['filled', 'on one line where they fit'],
+      ['one-per-line', 'one a line where there are several'],
+    ],
+  },
+  {
+    field: 'brackets',
+    label: 'End of a long tag',
+    options: [
+      ['own-line', 'on a line of its own'],
+      ['same-line', 'after the last attribute'],
+    ],
+  },
+  {
+    field: 'arrows',
+    label: 'A single parameter',
+    options: [
+      ['always', 'in parentheses'],
+      ['avoid', 'without parentheses'],
+    ],
+  },
+]
+
+const NAME_OPTIONS = [
+  ['', 'as the target has it'],
+  ['pascal', 'TideTable'],
+  ['kebab', 'tide-table'],
+  ['camel', 'tideTable'],
+  ['snake', 'tide_table'],
+] as const
+
+/** What a select says, as the setting has it; the first option is not said at all. */
+const read = (value: string, first: string): unknown => {
+  if (value === first) return undefined
+  if (value === 'true' || value === 'false') return value === 'true'
+  return /^\d+$/.test(value) ? Number(value) : value
+}
+
+const without = <T extends object>(settings: T): T | undefined => {
+  const left = Object.entries(settings).filter(([, value]) => value !== undefined)
+  return left.length > 0 ? (Object.fromEntries(left) as T) : undefined
+}
+
+const Select = ({
+  label,
+  value,
+  options,
+  onChange,
+}: {
+  readonly label: string
+  readonly value: string
+  readonly options: readonly (readonly [value: string, label: string])[]
+  readonly onChange: (value: string) => void
+}) => (
+  <label className="flex items-center gap-2 text-sm">
+    <span className="w-36 shrink-0 text-soft">{label}</span>
+    <select
+      className={`${FIELD} flex-1`}
+      value={value}
+      onChange={(event) => onChange(event.target.value)}
+    >
+      {options.map(([one, shown]) => (
+        <option key={one} value={one}>
+          {shown}
+        </option>
+      ))}
+      {!options.some(([one]) => one === value) && <option value={value}>{value}</option>}
+    </select>
+  </label>
+)
+
+const FolderField = ({
+  name,
+  value,
+  onChange,
+}: {
+  readonly name: string
+  readonly value: string
+  readonly onChange: (value: string | undefined) => void
+}) => {
+  const [text, setText] = useState(value)
+  const isWrong = text !== '' && !isSafePath(text)
+  return (
+    <label className="flex items-center gap-2 text-sm">
+      <span className="w-24 shrink-0 font-mono text-xs text-soft">{name}</span>
+      <input
+        className={`${FIELD} flex-1 font-mono text-xs aria-invalid:border-problem`}
+        value={text}
+        placeholder={name}
+        aria-invalid={isWrong || undefined}
+        title={isWrong ? 'Letters, digits, - and _, with / between folders' : undefined}
+        onChange={(event) => setText(event.target.value)}
+        onBlur={() => {
+          if (isWrong) setText(value)
+          else if (text !== value) onChange(text === '' || text === name ? undefined : text)
+        }}
+      />
+    </label>
+  )
+}
+
+/** How code is written, what files are called and where they lie; the code follows at once. */
+export const HouseStyle = ({ onClose }: { readonly onClose: () => void }) => {
+  const { target, script, code = {}, files = {} } = useDesk((s) => s.settings)
+  const hasCodebase = useDesk((s) => s.codebase !== undefined)
+  const changeSettings = useDesk((s) => s.changeSettings)
+  const changeCode = (field: keyof CodeStyle, value: unknown): void =>
+    changeSettings({ code: without({ ...code, [field]: value }) })
+  const changeFiles = (changes: Partial<FileLayout>): void =>
+    changeSettings({ files: without({ ...files, ...changes }) })
+  const renamed = Object.entries(files.renamed ?? {})
+  const isDart = target === 'flutter'
+  return (
+    <Modal title="House style" isOpen onClose={onClose} size="broad">
+      <p className="mt-1 text-sm text-soft">
+        {hasCodebase
+          ? 'What is not set here is as in the codebase, or as its formatter is told. '
+          : 'The code follows at once, and the project’s own Prettier is set to the same. '}
+        It is part of the project’s settings, which the command line reads as well.
+      </p>
+      <div className="mt-4 grid grid-cols-2 gap-8">
+        <fieldset className="flex min-w-0 flex-col gap-2">
+          <legend className="mb-2 font-semibold">Code</legend>
+          {isDart && (
+            <p className="text-sm text-soft">Dart has one way to be formatted, which is used.</p>
+          )}
+          {target === 'react' && (
+            <Select
+              label="Written in"
+              value={script ?? 'typescript'}
+              options={[
+                ['typescript', 'TypeScript'],
+                ['javascript', 'JavaScript'],
+              ]}
+              onChange={(value) =>
+                changeSettings({ script: read(value, 'typescript') as Script | undefined })
+              }
+            />
+          )}
+          {!isDart &&
+            CODE_ROWS.map(({ field, label, options }) => (
+              <Select
+                key={field}
+                label={label}
+                value={String(code[field] ?? options[0]![0])}
+                options={options}
+                onChange={(value) => changeCode(field, read(value, options[0]![0]))}
+              />
+            ))}
+        </fieldset>
+        <fieldset className="flex min-w-0 flex-col gap-2">
+          <legend className="mb-2 font-semibold">Files</legend>
+          <Select
+            label="Names"
+            value={files.names ?? ''}
+            options={NAME_OPTIONS}
+            onChange={(value) =>
+              changeFiles({ names: (value || undefined) as FileLayout['names'] })
+            }
+          />
+          <p className="mt-2 text-sm text-soft">Folders, where they have other names:</p>
+          {FOLDERS.map((name) => (
+            <FolderField
+              key={`${name} ${files.folders?.[name] ?? ''}`}
+              name={name}
+              value={files.folders?.[name] ?? ''}
+              onChange={(value) =>
+                changeFiles({ folders: without({ ...files.folders, [name]: value }) })
+              }
+            />
+          ))}
+        </fieldset>
+      </div>
+      {renamed.length > 0 && (
+        <section className="mt-5">
+          <h3 className="font-semibold">Files with paths of their own</h3>
+          <ul className="mt-1 text-xs">
+            {renamed.map(([from, to]) => (
+              <li key={from} className="flex items-center gap-2 py-0.5 font-mono">
+                <span className="truncate text-soft">{from}</span>
+                <span aria-hidden>→</span>
+                <span className="flex-1 truncate">{to}</span>
+                <Button
+                  tone="bare"
+                  onClick={() => {
+                    const { [from]: _gone, ...rest } = files.renamed ?? {}
+                    changeFiles({ renamed: without(rest) })
+                  }}
+                >
+                  Put back
+                </Button>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      <div className="mt-5 flex justify-end gap-2">
+        <Button
+          disabled={Object.keys({ ...code, ...files }).length === 0 && script === undefined}
+          onClick={() => changeSettings({ code: undefined, files: undefined, script: undefined })}
+        >
+          As it comes
+        </Button>
+        <Button tone="main" onClick={onClose}>
+          Done
+        </Button>
+      </div>
+    </Modal>
+  )
+}
