@@ -67,6 +67,7 @@ const mergeSettings = (options: ConvertOptions, file: SettingsFile): SettingsFil
   target: checkChoice('target', options.target, TARGET_IDS) ?? file.target,
   styling: checkChoice('styling', options.styling, STYLINGS) ?? file.styling,
   script: checkChoice('script', options.script, SCRIPTS) ?? file.script,
+  prefix: file.prefix,
   code: file.code,
   files: file.files,
   select: options.select ? [...options.select] : file.select,

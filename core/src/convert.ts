@@ -37,6 +37,8 @@ export type Settings = {
   readonly styling?: StylingId | undefined
   /** Whether React is written with types; so when absent. Types are erased when it is delivered. */
   readonly script?: Script | undefined
+  /** What the names of components begin with; nothing when absent. */
+  readonly prefix?: string | undefined
   /** What elements of the design are called in a codebase, whose own components are then used. */
   readonly glossary?: { readonly entries: Glossary; readonly codebase: Codebase } | undefined
   /** See `EmitOptions.marks`. */
@@ -139,6 +141,7 @@ export const convert = (
     library,
     styling,
     script,
+    prefix,
     glossary,
     marks = false,
   }: Settings,
@@ -149,7 +152,7 @@ export const convert = (
   const translated = glossary && applyGlossary(value, glossary.entries, glossary.codebase, target)
   return {
     ok: true,
-    value: TARGETS[target].emit(translated?.project ?? value, { marks, styling, script }),
+    value: TARGETS[target].emit(translated?.project ?? value, { marks, styling, script, prefix }),
     notes: [...found, ...(translated?.notes ?? []), ...stylingNotes(target, styling)],
   }
 }

@@ -8,6 +8,8 @@ export type HouseStyle = {
   readonly files?: FileLayout | undefined
   /** React alone is written in both; TypeScript when absent. */
   readonly script?: Script | undefined
+  /** What the names of components begin with, which is decided when they are emitted. */
+  readonly prefix?: string | undefined
 }
 
 /** Whether code is delivered otherwise than a target writes it. */

@@ -17,6 +17,8 @@ export type EmitOptions = {
    * types, which are erased when it is delivered.
    */
   readonly script?: Script | undefined
+  /** What the names of components begin with; of screens they do not. */
+  readonly prefix?: string | undefined
 }
 
 /** What a target gives: the files, and what a style sheet compiler needs to finish them. */

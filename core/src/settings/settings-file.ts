@@ -22,6 +22,11 @@ const settingsFileSchema = z.strictObject({
     .enum(SCRIPTS)
     .optional()
     .describe('Whether React is written with types; typescript when absent.'),
+  prefix: z
+    .string()
+    .regex(/^[A-Z][A-Za-z0-9]{0,11}$/, 'not the beginning of a name; write one such as Tide')
+    .optional()
+    .describe('What the names of components begin with.'),
   code: codeStyleSchema.optional().describe('How code is written.'),
   files: fileLayoutSchema.optional().describe('What files are called and where they lie.'),
   select: z

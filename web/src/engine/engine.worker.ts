@@ -138,14 +138,14 @@ const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
     ? applyGlossary(project.value, inUse.entries, inUse.codebase, target)
     : { project: project.value, notes: [] }
   const { emit } = TARGETS[target]
-  const { script } = house
-  const emitted = emit(translated.project, { marks: false, styling, script })
+  const { script, prefix } = house
+  const emitted = emit(translated.project, { marks: false, styling, script, prefix })
   // All stylings but Tailwind say the same, and run here by one sheet for all components.
   const shown = styling === 'tailwind' ? 'tailwind' : 'css'
   const plain =
     styling === shown && script !== 'javascript'
       ? emitted
-      : emit(translated.project, { marks: false, styling: shown })
+      : emit(translated.project, { marks: false, styling: shown, prefix })
   const marked = emit(translated.project, { marks: true, styling: shown })
   const css = await compile(plain)
   // Classes of our own are named by the components they are in, which are others in the preview.

@@ -2,7 +2,7 @@ import { mostCommon } from '../../math/statistics.js'
 import { rootsOf, screensOf, type UiForm, type UiNode } from '../../ui/nodes.js'
 import { HTML_SPELLING } from '../shared/html-spelling.js'
 import type { UiProject } from '../../ui/index.js'
-import { planComponents } from '../shared/component-plan.js'
+import { planComponents, withPrefix } from '../shared/component-plan.js'
 import type { CodeSpelling } from '../shared/component-code.js'
 import { buildFontFiles } from '../shared/font-files.js'
 import { code, text } from '../shared/markup.js'
@@ -58,8 +58,11 @@ export const flutter: Target = {
   id: 'flutter',
   label: 'Flutter',
   stylings: [],
-  emit(project, { marks }) {
-    const plan = planComponents(project, 'assets', true)
+  emit(project, { marks, prefix }) {
+    const plan = planComponents(project, 'assets', {
+      hasIconFiles: true,
+      spell: withPrefix(prefix),
+    })
     const fonts = buildFontFiles(project.fonts, 'fonts')
     const theme = new FlutterTheme(project.theme)
     const fileOf = (asset: string): string => `assets/${plan.assets.get(asset)!.file}`

@@ -60,11 +60,14 @@ export type ComponentPlan = {
   readonly variables: ReadonlyMap<string, string>
 }
 
-const planParts = (pages: readonly UiPage[]): ComponentPlan['parts'] => {
+const planParts = (
+  pages: readonly UiPage[],
+  spell: (name: string) => string,
+): ComponentPlan['parts'] => {
   const parts = new Map<NonNullable<UiBox['shared']>, PartPlan>()
   const look = (node: UiNode): void => {
     if (node.type === 'box' && node.shared && !parts.has(node.shared)) {
-      parts.set(node.shared, { node, name: PART_NAMES[node.shared] })
+      parts.set(node.shared, { node, name: spell(PART_NAMES[node.shared]) })
     }
     if ('children' in node) node.children.forEach(look)
   }
@@ -72,12 +75,14 @@ const planParts = (pages: readonly UiPage[]): ComponentPlan['parts'] => {
   return parts
 }
 
-const planSections = (pages: readonly UiPage[], names: UniqueNames): ComponentPlan['sections'] => {
+const planSections = (
+  pages: readonly UiPage[],
+  name: (wanted: string) => string,
+): ComponentPlan['sections'] => {
   const sections = new Map<UiNode, SectionPlan>()
   const look = (node: UiNode, page: UiPage): void => {
     if (node.type === 'box' && node.section !== undefined) {
-      const name = names.take(toPascal(node.section, 'Section'))
-      sections.set(node, { node, page, name })
+      sections.set(node, { node, page, name: name(toPascal(node.section, 'Section')) })
     }
     if ('children' in node) for (const child of node.children) look(child, page)
   }
@@ -85,33 +90,47 @@ const planSections = (pages: readonly UiPage[], names: UniqueNames): ComponentPl
   return sections
 }
 
-const planPanels = (pages: readonly UiPage[], names: UniqueNames): ComponentPlan['panels'] => {
+const planPanels = (
+  pages: readonly UiPage[],
+  name: (wanted: string) => string,
+): ComponentPlan['panels'] => {
   const panels = new Map<string, PanelPlan>()
   for (const panel of pages.flatMap((page) => page.panels ?? [])) {
     if (panels.has(panel.id)) continue
     const suffix = PANEL_NAMES[panel.kind]
     const own = toPascal(panel.label, suffix).slice(0, LONGEST_PANEL_NAME)
-    const name = names.take(own.endsWith(suffix) ? own : `${own}${suffix}`)
-    panels.set(panel.id, { panel, name })
+    panels.set(panel.id, { panel, name: name(own.endsWith(suffix) ? own : `${own}${suffix}`) })
   }
   return panels
 }
 
-/**
- * Takes a project and the folder of its pictures, decides names, routes and files. `hasIconFiles`: icons are files like
- * all pictures.
- */
+export type PlanOptions = {
+  /** Icons are files like all pictures. */
+  readonly hasIconFiles?: boolean
+  /** What a component is called that would have a name. */
+  spell?(name: string, kind: 'screen' | 'component'): string
+}
+
+/** Components but screens begin with this. */
+export const withPrefix =
+  (prefix = ''): NonNullable<PlanOptions['spell']> =>
+  (name, kind) =>
+    kind === 'screen' ? name : `${prefix}${name}`
+
+/** Takes a project and the folder of its pictures, decides names, routes and files. */
 export const planComponents = (
   project: UiProject,
   assetFolder: string,
-  hasIconFiles = false,
+  { hasIconFiles = false, spell = (name) => name }: PlanOptions = {},
 ): ComponentPlan => {
   const { pages, notFound } = project
   const icons = findIcons(project)
   const drawn = project.assets.filter(({ id }) => hasIconFiles || !icons.has(id))
   const assets = buildAssetFiles(drawn, assetFolder)
   const variables = new UniqueNames('', RESERVED)
-  const components = new UniqueNames('', Object.values(PART_NAMES))
+  const spellPart = (name: string): string => spell(name, 'component')
+  const components = new UniqueNames('', Object.values(PART_NAMES).map(spellPart))
+  const takePart = (wanted: string): string => components.take(spellPart(wanted))
   // Those of the codebase have their names already.
   const foreign = new Map(
     findForeign(project).map(({ id, name }) => [id, components.take(name)] as const),
@@ -119,18 +138,20 @@ export const planComponents = (
   const slugs = new UniqueNames('-', [''])
   const screens = pages.map((page, i): ScreenPlan => ({
     page,
-    name: components.take(toPascal(page.name, 'Screen')),
+    name: components.take(spell(toPascal(page.name, 'Screen'), 'screen')),
     route: i === 0 ? '/' : `/${slugs.take(toKebab(page.name, 'screen'))}`,
   }))
-  const panels = planPanels(pages, components)
-  const sections = planSections(pages, components)
-  const lost = notFound ? [{ page: notFound, name: components.take('NotFound'), route: '*' }] : []
+  const panels = planPanels(pages, takePart)
+  const sections = planSections(pages, takePart)
+  const lost = notFound
+    ? [{ page: notFound, name: components.take(spell('NotFound', 'screen')), route: '*' }]
+    : []
   return {
     screens: [...screens, ...lost],
-    parts: planParts(pages),
+    parts: planParts(pages, spellPart),
     sections,
     panels,
-    nameComponent: ({ name }, suffix) => components.take(`${toPascal(name, 'Part')}${suffix}`),
+    nameComponent: ({ name }, suffix) => takePart(`${toPascal(name, 'Part')}${suffix}`),
     foreign,
     isRouted: pages.length > 1,
     routes: new Map(screens.map(({ page, route }) => [page.key, route])),

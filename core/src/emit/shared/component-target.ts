@@ -7,7 +7,7 @@ import { stylingIn, type StylingId } from '../styling/styling.js'
 import type { Phrases } from '../../ui/phrases.js'
 import type { Target } from '../target.js'
 import type { Helper } from './component-code.js'
-import { planComponents } from './component-plan.js'
+import { planComponents, withPrefix, type PlanOptions } from './component-plan.js'
 import { jsonFile, scaffold, textFile, type EmittedFile } from './emitted-file.js'
 import { buildFontFiles, fontRules } from './font-files.js'
 import type { Icon } from './icons.js'
@@ -63,6 +63,8 @@ export type ComponentTarget = {
     readonly sheet: SheetBase
   }
   readonly spelling: UnitSpelling
+  /** What a component is called that would have a name, where the framework has rules for that. */
+  readonly spellName?: PlanOptions['spell']
   writeUnit(unit: BuiltUnit, options: ComponentOptions): readonly EmittedFile[]
   writePart(part: PartComponent, options: ComponentOptions): readonly EmittedFile[]
   writeIcon(icon: Icon): EmittedFile
@@ -123,10 +125,13 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
   label: kind.label,
   stylings: kind.stylings,
   hasPlainScript: kind.plainScripts !== undefined,
-  emit(project, { marks, styling: wanted = 'tailwind', script }) {
+  emit(project, { marks, styling: wanted = 'tailwind', script, prefix }) {
+    const { spellName = (name) => name } = kind
     const isPlain = script === 'javascript' && kind.plainScripts !== undefined
     const stylingId = stylingIn(kind.stylings, wanted)
-    const plan = planComponents(project, kind.places.assets)
+    const plan = planComponents(project, kind.places.assets, {
+      spell: (name, what) => spellName(withPrefix(prefix)(name, what), what),
+    })
     const { assets, icons, isRouted, screens } = plan
     const { places } = kind
     const fonts = buildFontFiles(project.fonts, FONTS)

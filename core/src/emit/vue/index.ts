@@ -5,6 +5,12 @@ import { writeHelpers } from './behaviour/files.js'
 import { writeProject } from './project-files.js'
 import { unitSpelling, writeIcon, writePart, writeUnit } from './write-unit.js'
 
+/** Of one word are elements of HTML, now and later: components have two, as Vue's style guide has it. */
+const spellName = (name: string, kind: 'screen' | 'component'): string => {
+  if (!/^[A-Z][a-z0-9]*$/.test(name)) return name
+  return kind === 'screen' && name !== 'Screen' ? `${name}Screen` : `App${name}`
+}
+
 /** Single-file components with `<script setup lang="ts">`, one a screen; a router when there are several. */
 export const vue = componentTarget({
   id: 'vue',
@@ -12,6 +18,7 @@ export const vue = componentTarget({
   stylings: ['tailwind', 'css', 'scss', 'css-modules'],
   places: vitePlaces('vue'),
   spelling: unitSpelling,
+  spellName,
   writeUnit,
   writePart,
   writeIcon,

@@ -63,7 +63,7 @@ const attributesOf = (attribute: Attribute, tag: string): readonly Attribute[] =
 const rankOf = ({ name }: Attribute): number => {
   if (name === 'v-for') return 0
   if (name === 'v-if') return 1
-  if (name === 'id') return 2
+  if (name === 'id' || name === ':id') return 2
   if (name === 'ref' || name === ':key') return 3
   if (name.startsWith('v-') && name !== 'v-bind') return 4
   return name.startsWith('@') ? 6 : 5

@@ -95,6 +95,12 @@ export class SettingsDto {
   @IsSetting('script')
   script?: Script
 
+  /** What the names of components begin with. */
+  @ApiProperty({ required: false, example: 'Tide' })
+  @IsOptional()
+  @IsSetting('prefix')
+  prefix?: string
+
   /** How code is written. */
   @ApiProperty({ required: false, type: Object, example: { quotes: 'single' } })
   @IsOptional()

@@ -128,30 +128,41 @@ const Select = ({
   </label>
 )
 
-const FolderField = ({
-  name,
+const TextField = ({
+  label,
   value,
+  placeholder,
+  help,
+  isCode = false,
+  isRight,
   onChange,
 }: {
-  readonly name: string
+  readonly label: string
   readonly value: string
+  readonly placeholder: string
+  /** What may be written. */
+  readonly help: string
+  readonly isCode?: boolean
+  readonly isRight: (text: string) => boolean
   readonly onChange: (value: string | undefined) => void
 }) => {
   const [text, setText] = useState(value)
-  const isWrong = text !== '' && !isSafePath(text)
+  const isWrong = text !== '' && !isRight(text)
   return (
     <label className="flex items-center gap-2 text-sm">
-      <span className="w-24 shrink-0 font-mono text-xs text-soft">{name}</span>
+      <span className={`shrink-0 text-soft ${isCode ? 'w-24 font-mono text-xs' : 'w-36'}`}>
+        {label}
+      </span>
       <input
-        className={`${FIELD} flex-1 font-mono text-xs aria-invalid:border-problem`}
+        className={`${FIELD} flex-1 aria-invalid:border-problem ${isCode ? 'font-mono text-xs' : ''}`}
         value={text}
-        placeholder={name}
+        placeholder={placeholder}
         aria-invalid={isWrong || undefined}
-        title={isWrong ? 'Letters, digits, - and _, with / between folders' : undefined}
+        title={isWrong ? help : undefined}
         onChange={(event) => setText(event.target.value)}
         onBlur={() => {
           if (isWrong) setText(value)
-          else if (text !== value) onChange(text === '' || text === name ? undefined : text)
+          else if (text !== value) onChange(text === '' || text === placeholder ? undefined : text)
         }}
       />
     </label>
@@ -160,7 +171,7 @@ const FolderField = ({
 
 /** How code is written, what files are called and where they lie; the code follows at once. */
 export const HouseStyle = ({ onClose }: { readonly onClose: () => void }) => {
-  const { target, script, code = {}, files = {} } = useDesk((s) => s.settings)
+  const { target, script, prefix, code = {}, files = {} } = useDesk((s) => s.settings)
   const hasCodebase = useDesk((s) => s.codebase !== undefined)
   const changeSettings = useDesk((s) => s.changeSettings)
   const changeCode = (field: keyof CodeStyle, value: unknown): void =>
@@ -217,11 +228,26 @@ export const HouseStyle = ({ onClose }: { readonly onClose: () => void }) => {
               changeFiles({ names: (value || undefined) as FileLayout['names'] })
             }
           />
+          {target !== 'html' && (
+            <TextField
+              key={`prefix ${prefix ?? ''}`}
+              label="Components begin with"
+              value={prefix ?? ''}
+              placeholder="nothing"
+              help="A capital letter, and up to 11 letters or digits"
+              isRight={(text) => /^[A-Z][A-Za-z0-9]{0,11}$/.test(text)}
+              onChange={(value) => changeSettings({ prefix: value })}
+            />
+          )}
           <p className="mt-2 text-sm text-soft">Folders, where they have other names:</p>
           {FOLDERS.map((name) => (
-            <FolderField
+            <TextField
               key={`${name} ${files.folders?.[name] ?? ''}`}
-              name={name}
+              label={name}
+              placeholder={name}
+              help="Letters, digits, - and _, with / between folders"
+              isCode
+              isRight={isSafePath}
               value={files.folders?.[name] ?? ''}
               onChange={(value) =>
                 changeFiles({ folders: without({ ...files.folders, [name]: value }) })
@@ -255,8 +281,19 @@ export const HouseStyle = ({ onClose }: { readonly onClose: () => void }) => {
       )}
       <div className="mt-5 flex justify-end gap-2">
         <Button
-          disabled={Object.keys({ ...code, ...files }).length === 0 && script === undefined}
-          onClick={() => changeSettings({ code: undefined, files: undefined, script: undefined })}
+          disabled={
+            Object.keys({ ...code, ...files }).length === 0 &&
+            script === undefined &&
+            prefix === undefined
+          }
+          onClick={() =>
+            changeSettings({
+              code: undefined,
+              files: undefined,
+              script: undefined,
+              prefix: undefined,
+            })
+          }
         >
           As it comes
         </Button>
