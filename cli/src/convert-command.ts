@@ -15,6 +15,7 @@ import {
   type SettingsFile,
   STYLINGS,
   TARGET_IDS,
+  UNITS,
 } from '@unimorph/core'
 import { deliver } from '@unimorph/core/deliver'
 import { Failure } from './failure.js'
@@ -31,6 +32,7 @@ export type ConvertOptions = {
   readonly target?: string
   readonly styling?: string
   readonly script?: string
+  readonly units?: string
   readonly out?: string
   readonly codebase?: string
   readonly select?: readonly string[]
@@ -67,6 +69,7 @@ const mergeSettings = (options: ConvertOptions, file: SettingsFile): SettingsFil
   target: checkChoice('target', options.target, TARGET_IDS) ?? file.target,
   styling: checkChoice('styling', options.styling, STYLINGS) ?? file.styling,
   script: checkChoice('script', options.script, SCRIPTS) ?? file.script,
+  units: checkChoice('units', options.units, UNITS) ?? file.units,
   prefix: file.prefix,
   code: file.code,
   files: file.files,

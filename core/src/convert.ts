@@ -8,6 +8,7 @@ import { applyEdits } from './edits/index.js'
 import type { Edit } from './edits/edit.js'
 import type { Font } from './fonts/face.js'
 import { TARGETS, type TargetId } from './emit/index.js'
+import type { Units } from './emit/styling/units.js'
 import type { StylingId } from './emit/styling/styling.js'
 import type { Emitted, Script } from './emit/target.js'
 import { applyGlossary } from './glossary/apply.js'
@@ -37,6 +38,8 @@ export type Settings = {
   readonly styling?: StylingId | undefined
   /** Whether React is written with types; so when absent. Types are erased when it is delivered. */
   readonly script?: Script | undefined
+  /** What lengths are in; as they were drawn when absent. */
+  readonly units?: Units | undefined
   /** What the names of components begin with; nothing when absent. */
   readonly prefix?: string | undefined
   /** What elements of the design are called in a codebase, whose own components are then used. */
@@ -142,6 +145,7 @@ export const convert = (
     styling,
     script,
     prefix,
+    units,
     glossary,
     marks = false,
   }: Settings,
@@ -152,7 +156,13 @@ export const convert = (
   const translated = glossary && applyGlossary(value, glossary.entries, glossary.codebase, target)
   return {
     ok: true,
-    value: TARGETS[target].emit(translated?.project ?? value, { marks, styling, script, prefix }),
+    value: TARGETS[target].emit(translated?.project ?? value, {
+      marks,
+      styling,
+      script,
+      prefix,
+      units,
+    }),
     notes: [...found, ...(translated?.notes ?? []), ...stylingNotes(target, styling)],
   }
 }

@@ -12,7 +12,7 @@ test('code follows the style of the house, and so do the names of files', async 
   await dialog.getByLabel('Semicolons').selectOption('only where needed')
   await dialog.getByLabel('Written in').selectOption('JavaScript')
   await dialog.getByLabel('Names').selectOption('tide-table')
-  const components = dialog.getByLabel('components')
+  const components = dialog.getByLabel('components', { exact: true })
   await components.fill('../outside')
   await expect(components).toHaveAttribute('aria-invalid', 'true')
   await components.fill('ui')

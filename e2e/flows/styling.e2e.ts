@@ -21,9 +21,10 @@ const run = async (...args: string[]): Promise<void> => {
 }
 
 /** A design as a site: pages as they are delivered, apps as they are built. */
-const make = async (design: string, target: string, styling: string): Promise<string> => {
-  const project = join(folder, `${target}-${styling}`)
-  const site = join(folder, `${target}-${styling}-site`)
+const make = async (design: string, target: string, how: string): Promise<string> => {
+  const [styling, units] = how.split(' in ') as [string, string?]
+  const project = join(folder, `${target}-${how}`)
+  const site = join(folder, `${target}-${how}-site`)
   await run(
     'convert',
     join(ROOT, 'demo/designs', design),
@@ -31,6 +32,7 @@ const make = async (design: string, target: string, styling: string): Promise<st
     target,
     '--styling',
     styling,
+    ...(units === undefined ? [] : ['--units', units]),
     '--out',
     project,
   )
@@ -70,8 +72,12 @@ const withoutProblems = (looks: readonly string[]): readonly string[] =>
   looks.filter((look) => !look.includes('oklch') && !look.includes('159, 7, 18'))
 
 for (const [design, target, stylings] of [
-  ['tidewrack.json', 'html', ['css', 'scss', 'css-modules']],
-  ['night-ferry-kiosk.svg', 'html', ['css', 'scss', 'css-modules']],
+  ['tidewrack.json', 'html', ['css', 'scss', 'css-modules', 'css in px', 'css in rem']],
+  [
+    'night-ferry-kiosk.svg',
+    'html',
+    ['css', 'scss', 'css-modules', 'css in rem', 'tailwind in px', 'tailwind in rem'],
+  ],
   ['tidewrack.json', 'react', ['css', 'scss', 'css-modules', 'css-in-js']],
   ['night-ferry-kiosk.svg', 'react', ['css-in-js']],
   ['tidewrack.json', 'vue', ['css', 'scss', 'css-modules']],

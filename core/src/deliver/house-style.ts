@@ -1,4 +1,5 @@
 import type { Script } from '../emit/target.js'
+import type { Units } from '../emit/styling/units.js'
 import { prettierOptions, type CodeStyle } from './code-style.js'
 import type { FileLayout } from './file-layout.js'
 
@@ -8,6 +9,8 @@ export type HouseStyle = {
   readonly files?: FileLayout | undefined
   /** React alone is written in both; TypeScript when absent. */
   readonly script?: Script | undefined
+  /** What lengths are in, which is decided when they are emitted. */
+  readonly units?: Units | undefined
   /** What the names of components begin with, which is decided when they are emitted. */
   readonly prefix?: string | undefined
 }

@@ -1,3 +1,4 @@
+import type { Units } from './styling/units.js'
 import type { StylingId } from './styling/styling.js'
 import type { UiProject } from '../ui/index.js'
 import type { EmittedFile } from './shared/emitted-file.js'
@@ -17,6 +18,8 @@ export type EmitOptions = {
    * types, which are erased when it is delivered.
    */
   readonly script?: Script | undefined
+  /** What lengths are in; as they were drawn when absent. */
+  readonly units?: Units | undefined
   /** What the names of components begin with; of screens they do not. */
   readonly prefix?: string | undefined
 }

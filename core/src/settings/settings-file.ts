@@ -3,6 +3,7 @@ import { TARGET_IDS } from '../emit/index.js'
 import { codeStyleSchema } from '../deliver/code-style.js'
 import { fileLayoutSchema } from '../deliver/file-layout.js'
 import { SCRIPTS } from '../emit/target.js'
+import { UNITS } from '../emit/styling/units.js'
 import { STYLINGS } from '../emit/styling/styling.js'
 import { LANGUAGE_TAG } from '../meaning/language.js'
 import { notes } from '../notes/catalogue.js'
@@ -22,6 +23,10 @@ const settingsFileSchema = z.strictObject({
     .enum(SCRIPTS)
     .optional()
     .describe('Whether React is written with types; typescript when absent.'),
+  units: z
+    .enum(UNITS)
+    .optional()
+    .describe('What lengths are in; steps of the scale in rem and others in px when absent.'),
   prefix: z
     .string()
     .regex(/^[A-Z][A-Za-z0-9]{0,11}$/, 'not the beginning of a name; write one such as Tide')

@@ -138,15 +138,15 @@ const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
     ? applyGlossary(project.value, inUse.entries, inUse.codebase, target)
     : { project: project.value, notes: [] }
   const { emit } = TARGETS[target]
-  const { script, prefix } = house
-  const emitted = emit(translated.project, { marks: false, styling, script, prefix })
+  const { script, prefix, units } = house
+  const emitted = emit(translated.project, { marks: false, styling, script, prefix, units })
   // All stylings but Tailwind say the same, and run here by one sheet for all components.
   const shown = styling === 'tailwind' ? 'tailwind' : 'css'
   const plain =
     styling === shown && script !== 'javascript'
       ? emitted
-      : emit(translated.project, { marks: false, styling: shown, prefix })
-  const marked = emit(translated.project, { marks: true, styling: shown })
+      : emit(translated.project, { marks: false, styling: shown, prefix, units })
+  const marked = emit(translated.project, { marks: true, styling: shown, units })
   const css = await compile(plain)
   // Classes of our own are named by the components they are in, which are others in the preview.
   const markedCss = shown === 'tailwind' ? css : await compile(marked)

@@ -169,7 +169,7 @@ export const html: Target = {
   id: 'html',
   label: 'HTML',
   stylings: ['tailwind', 'css', 'scss', 'css-modules'],
-  emit(project, { marks, styling: wanted = 'tailwind' }) {
+  emit(project, { marks, styling: wanted = 'tailwind', units }) {
     const stylingId = stylingIn(html.stylings, wanted)
     // A page has a sheet of its own, in a folder, where components have theirs.
     const up = stylingId === 'css-modules' ? '../' : ''
@@ -238,6 +238,7 @@ export const html: Target = {
       fonts: fontRules(fonts, 'fonts'),
       address: (asset) => `${up}assets/${assets.get(asset)!.file}`,
       isIcon: (asset) => icons.has(asset),
+      units,
     })
     const all = project.notFound ? [...project.pages, project.notFound] : project.pages
     const parts = new Set<BehaviourPart>()

@@ -125,7 +125,7 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
   label: kind.label,
   stylings: kind.stylings,
   hasPlainScript: kind.plainScripts !== undefined,
-  emit(project, { marks, styling: wanted = 'tailwind', script, prefix }) {
+  emit(project, { marks, styling: wanted = 'tailwind', script, prefix, units: lengths }) {
     const { spellName = (name) => name } = kind
     const isPlain = script === 'javascript' && kind.plainScripts !== undefined
     const stylingId = stylingIn(kind.stylings, wanted)
@@ -142,6 +142,7 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
     const styling = createStyling(stylingId, project, {
       fonts: fontRules(fonts, relativePath(folderOfPath(sheet), FONTS)),
       address: (asset) => `${relativePath(rules, places.assets)}/${assets.get(asset)!.file}`,
+      units: lengths,
       hasModules: kind.spelling.classReference !== undefined,
       isIcon: (asset) => icons.has(asset),
     })

@@ -1,4 +1,5 @@
 import type { TextStyle } from '../../design/text.js'
+import type { Units } from './units.js'
 import type { DataList } from '../shared/lists.js'
 import type { Looks } from '../shared/looks.js'
 import type { EmittedFile } from '../shared/emitted-file.js'
@@ -23,6 +24,8 @@ export type StylingOptions = {
   readonly address: (asset: string) => string
   /** Whether a drawing is written into the page, and is no picture for the browser. */
   readonly isIcon: (asset: string) => boolean
+  /** What lengths are in; as they were drawn when absent. */
+  readonly units?: Units | undefined
   /** Whether the target's components can have modules of CSS. */
   readonly hasModules?: boolean
 }

@@ -15,6 +15,7 @@ import {
   LANGUAGE_TAG,
   LIBRARIES,
   SCRIPTS,
+  UNITS,
   STYLINGS,
   TARGETS,
   type CodeStyle,
@@ -22,6 +23,7 @@ import {
   type Grain,
   type Library,
   type Script,
+  type Units,
 } from '@unimorph/core'
 import { IsSetting } from './is-setting'
 
@@ -94,6 +96,12 @@ export class SettingsDto {
   @IsOptional()
   @IsSetting('script')
   script?: Script
+
+  /** What lengths are in; as they were drawn when absent. */
+  @ApiProperty({ required: false, enum: UNITS })
+  @IsOptional()
+  @IsSetting('units')
+  units?: Units
 
   /** What the names of components begin with. */
   @ApiProperty({ required: false, example: 'Tide' })

@@ -23,7 +23,15 @@ export type Settings = Readonly<
   Required<Pick<SettingsFile, 'target' | 'styling'>> &
     Pick<
       SettingsFile,
-      'derivesStates' | 'language' | 'grain' | 'library' | 'script' | 'prefix' | 'code' | 'files'
+      | 'derivesStates'
+      | 'language'
+      | 'grain'
+      | 'library'
+      | 'script'
+      | 'prefix'
+      | 'units'
+      | 'code'
+      | 'files'
     >
 >
 

@@ -17,7 +17,7 @@ export const createCssInJs = (project: UiProject, options: StylingOptions): Styl
       const { component, rules } = base.name(input, moduleSpelling)
       return rules.length === 0
         ? component
-        : { ...component, sheet: printStyles(rules, base.known()) }
+        : { ...component, sheet: printStyles(rules, base.theme()) }
     },
     stylesheet,
     files: (path) => [textFile(path, stylesheet())],

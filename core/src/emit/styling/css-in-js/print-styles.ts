@@ -4,9 +4,9 @@ import { printProperty } from '../../script/print-property.js'
 import { quoteString } from '../../script/quote-string.js'
 import { concat, hardline, join, type Doc } from '../../shared/document.js'
 import { printDocument } from '../../shared/print-document.js'
-import { toBlocks } from '../css/blocks.js'
+import { toBlocks, type SheetTheme } from '../css/blocks.js'
 import type { NamedRule } from '../css/name-classes.js'
-import type { Declaration, Known } from '../css/utilities.js'
+import type { Declaration } from '../css/utilities.js'
 
 const PRINT_WIDTH = 80
 
@@ -15,9 +15,9 @@ type Rules = { readonly own: Declaration[]; readonly nested: Map<string, Rules> 
 
 const emptyRules = (): Rules => ({ own: [], nested: new Map() })
 
-const toRules = (utilities: readonly string[], known: Known): Rules => {
+const toRules = (utilities: readonly string[], theme: SheetTheme): Rules => {
   const whole = emptyRules()
-  for (const { condition, declarations } of toBlocks(utilities, known)) {
+  for (const { condition, declarations } of toBlocks(utilities, theme)) {
     const { rules, selector } = condition
     let at = whole
     for (const key of selector === '&' ? rules : [...rules, selector]) {
@@ -58,7 +58,7 @@ const membersOf = ({ own, nested }: Rules, pictures: Pictures): readonly Doc[] =
 ]
 
 /** The rules of a component as code: an object with a class for each name. */
-export const printStyles = (rules: readonly NamedRule[], known: Known): string => {
+export const printStyles = (rules: readonly NamedRule[], theme: SheetTheme): string => {
   const names = new UniqueNames('', ['css', 'styles'])
   const imported = new Map<string, string>()
   const pictures: Pictures = {
@@ -70,7 +70,7 @@ export const printStyles = (rules: readonly NamedRule[], known: Known): string =
     },
   }
   const members = rules.map(({ name, utilities }) => {
-    const inside = membersOf(toRules(utilities, known), pictures)
+    const inside = membersOf(toRules(utilities, theme), pictures)
     return inside.length === 0 ? `${name}: css({}),` : printBlock(`${name}: css({`, inside, '}),')
   })
   const imports = [

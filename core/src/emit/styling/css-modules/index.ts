@@ -27,7 +27,7 @@ export const createCssModules = (project: UiProject, options: StylingOptions): S
     finish(input) {
       const { component, rules } = base.name(input, spelling)
       if (rules.length === 0) return component
-      const sheet = joinRules(printRules(rules, base.known()))
+      const sheet = joinRules(printRules(rules, base.theme()))
       return { ...component, sheet: hasModules ? withGlobals(sheet) : sheet }
     },
     stylesheet,

@@ -5,7 +5,7 @@ import { ENTRANCE_KEYFRAMES } from '../tailwind/motion.js'
 import { FLAT, MESSAGES, nameClasses, type ClassSpelling, type Named } from './name-classes.js'
 import { RESET } from './reset.js'
 import { printRule } from './sheet.js'
-import type { Known } from './utilities.js'
+import type { SheetTheme } from './blocks.js'
 
 export type BaseSheet = {
   /** Fonts, and what browsers say differently. */
@@ -22,8 +22,8 @@ export type Base = {
   readonly styling: Omit<Styling, 'id' | 'finish' | 'files' | 'stylesheet'>
   /** Gives a component readable classes, and what each of them says. */
   name(input: Finished, spelling: ClassSpelling): Named
-  /** The variables of the theme that are in use so far. */
-  known(): Known
+  /** The variables of the theme that are in use so far, and what lengths are in. */
+  theme(): SheetTheme
   /** What all components share, rule by rule. */
   sheet(): BaseSheet
 }
@@ -44,8 +44,13 @@ export const createBase = (project: UiProject, options: StylingOptions): Base =>
   const utilities = createTailwind(project, options)
   let hasFlat = false
   let hasMessages = false
-  const known = (): Known =>
-    new Set(utilities.theme.declarations().flatMap((line) => /^--([\w-]+):/.exec(line)?.[1] ?? []))
+  const { units } = options
+  const theme = (): SheetTheme => ({
+    units,
+    known: new Set(
+      utilities.theme.declarations().flatMap((line) => /^--([\w-]+):/.exec(line)?.[1] ?? []),
+    ),
+  })
   return {
     styling: {
       ...utilities,
@@ -64,7 +69,7 @@ export const createBase = (project: UiProject, options: StylingOptions): Base =>
       hasFlat ||= named.hasFlat
       return named
     },
-    known,
+    theme,
     sheet() {
       const lines = utilities.theme
         .declarations()
@@ -77,11 +82,11 @@ export const createBase = (project: UiProject, options: StylingOptions): Base =>
         ],
         rest: [
           ...(utilities.theme.hasEntrance() ? [ENTRANCE_KEYFRAMES] : []),
-          ...(hasFlat ? [printRule(FLAT, [FLAT], known())] : []),
+          ...(hasFlat ? [printRule(FLAT, [FLAT], theme())] : []),
           ...(hasMessages
             ? [
-                printRule(MESSAGES.problems, ['empty:hidden', 'text-sm', 'text-red-800'], known()),
-                printRule(MESSAGES.status, ['empty:hidden', 'text-sm'], known()),
+                printRule(MESSAGES.problems, ['empty:hidden', 'text-sm', 'text-red-800'], theme()),
+                printRule(MESSAGES.status, ['empty:hidden', 'text-sm'], theme()),
               ]
             : []),
         ],

@@ -1,4 +1,5 @@
 import { readConditions, type Condition } from './conditions.js'
+import { inUnits, type Units } from '../units.js'
 import { declare, type Declaration, type Known } from './utilities.js'
 
 const FAMILIES = /^(margin|padding|inset|flex|overflow|border|transition|gap|column-gap|row-gap)/
@@ -46,6 +47,9 @@ const joined = (declarations: readonly Declaration[]): readonly Declaration[] =>
   return inOrder([...last])
 }
 
+/** What a sheet is written for: the variables its theme has, and what its lengths are in. */
+export type SheetTheme = { readonly known: Known; readonly units?: Units | undefined }
+
 /** What is declared under one condition. */
 export type Block = { readonly condition: Condition; readonly declarations: readonly Declaration[] }
 
@@ -53,17 +57,26 @@ export const conditionKey = ({ rules, selector }: Condition): string =>
   [...rules, selector].join(' ')
 
 /** Classes as blocks of declarations: what always holds first, then states, then from narrow to wide. */
-export const toBlocks = (classes: readonly string[], known: Known): readonly Block[] => {
+export const toBlocks = (
+  classes: readonly string[],
+  { known, units }: SheetTheme,
+): readonly Block[] => {
   const blocks = new Map<string, { condition: Condition; declarations: Declaration[] }>()
   for (const name of classes) {
     if (name === 'group') continue
     const read = readConditions(name)
     const own = read && declare(read.utility, known)
     if (!own) throw new Error(`No rule is known for the class ${name}`)
-    const key = conditionKey(read.condition)
-    const block = blocks.get(key) ?? { condition: read.condition, declarations: [] }
+    const condition = {
+      ...read.condition,
+      rules: read.condition.rules.map((rule) => (units === 'px' ? inUnits(rule, units) : rule)),
+    }
+    const key = conditionKey(condition)
+    const block = blocks.get(key) ?? { condition, declarations: [] }
     blocks.set(key, block)
-    block.declarations.push(...own)
+    block.declarations.push(
+      ...own.map(([property, value]) => [property, inUnits(value, units)] as const),
+    )
   }
   return [...blocks.values()]
     .map(({ condition, declarations }) => ({ condition, declarations: joined(declarations) }))

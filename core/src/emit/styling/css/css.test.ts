@@ -9,7 +9,7 @@ import { declare } from './utilities.js'
 
 const KNOWN = new Set(['color-kelp', 'text-title', 'text-title--line-height', 'font-inter'])
 
-const rule = (...classes: string[]): string => printRule('tide', classes, KNOWN)
+const rule = (...classes: string[]): string => printRule('tide', classes, { known: KNOWN })
 
 describe('utilities as declarations', () => {
   test.each([

@@ -14,7 +14,7 @@ export const printSheet = (base: Base, sections: readonly Section[]): string =>
   joinRules([
     ...baseRules(base.sheet()),
     ...sections.flatMap(({ block, rules }) =>
-      rules.length === 0 ? [] : [`/* ${block} */`, ...printRules(rules, base.known())],
+      rules.length === 0 ? [] : [`/* ${block} */`, ...printRules(rules, base.theme())],
     ),
   ])
 

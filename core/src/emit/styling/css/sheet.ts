@@ -1,6 +1,6 @@
-import { conditionKey, toBlocks } from './blocks.js'
+import { conditionKey, toBlocks, type SheetTheme } from './blocks.js'
 import type { NamedRule } from './name-classes.js'
-import type { Declaration, Known } from './utilities.js'
+import type { Declaration } from './utilities.js'
 
 const PRINT_WIDTH = 80
 
@@ -78,11 +78,11 @@ const write = (declarations: readonly Declaration[], column: number, dialect: Di
 /** What a class says, a line each, with what holds at times nested in it; `column`: how far it will be set in. */
 export const printBody = (
   classes: readonly string[],
-  known: Known,
+  theme: SheetTheme,
   column = 2,
   dialect: Dialect = 'css',
 ): string[] => {
-  const blocks = toBlocks(classes, known)
+  const blocks = toBlocks(classes, theme)
   const always = blocks.filter(({ condition }) => conditionKey(condition) === '&')
   const nested = blocks
     .filter((block) => !always.includes(block))
@@ -103,9 +103,9 @@ export const printBody = (
 }
 
 /** A rule with what holds at times nested in it. */
-export const printRule = (name: string, classes: readonly string[], known: Known): string =>
-  [`.${name} {`, ...indent(printBody(classes, known)), '}'].join('\n')
+export const printRule = (name: string, classes: readonly string[], theme: SheetTheme): string =>
+  [`.${name} {`, ...indent(printBody(classes, theme)), '}'].join('\n')
 
 /** The rules of a component. */
-export const printRules = (rules: readonly NamedRule[], known: Known): readonly string[] =>
-  rules.map(({ name, utilities }) => printRule(name, utilities, known))
+export const printRules = (rules: readonly NamedRule[], theme: SheetTheme): readonly string[] =>
+  rules.map(({ name, utilities }) => printRule(name, utilities, theme))

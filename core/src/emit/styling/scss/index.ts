@@ -3,17 +3,17 @@ import { textFile, type EmittedFile } from '../../shared/emitted-file.js'
 import { createBase, joinRules } from '../css/base-sheet.js'
 import { collectSections, printSheet, type Section } from '../css/index.js'
 import { indent, printBody } from '../css/sheet.js'
-import type { Known } from '../css/utilities.js'
+import type { SheetTheme } from '../css/blocks.js'
 import type { Styling, StylingOptions } from '../styling.js'
 
 /** A component's rules inside one another: `.card { … &__title { … } &--rust { … } }`. */
-const printBlock = ({ block, rules }: Section, known: Known): string => {
+const printBlock = ({ block, rules }: Section, theme: SheetTheme): string => {
   const [root, ...others] = rules
   const isRoot = root?.name === block
-  const own = isRoot ? printBody(root.utilities, known, 2, 'scss') : []
+  const own = isRoot ? printBody(root.utilities, theme, 2, 'scss') : []
   const nested = (isRoot ? others : rules).map(({ name, utilities }) => [
     `&${name.slice(block.length)} {`,
-    ...indent(printBody(utilities, known, 4, 'scss')),
+    ...indent(printBody(utilities, theme, 4, 'scss')),
     '}',
   ])
   const parts = [...(own.length > 0 ? [own] : []), ...nested]
@@ -40,7 +40,7 @@ export const createScss = (project: UiProject, options: StylingOptions): Styling
         ...OWN_FILES.map((name, i) => [name, [start, theme, rest][i]!] as const),
         ...sections
           .filter(({ rules }) => rules.length > 0)
-          .map((section) => [section.block, [printBlock(section, base.known())]] as const),
+          .map((section) => [section.block, [printBlock(section, base.theme())]] as const),
       ]
       const filled = partials.filter(([, rules]) => rules.some((rule) => rule !== ''))
       return [

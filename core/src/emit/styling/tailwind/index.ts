@@ -9,7 +9,9 @@ import { controlSlots } from './control.js'
 import { ENTRANCE_THEME, ENTRANCE_VARIABLE, motionClasses, panelClasses } from './motion.js'
 import { stateClasses } from './states.js'
 import { runClasses, textSlots } from './text.js'
+import { inUnits, utilityInUnits } from '../units.js'
 import { modeRules } from './modes.js'
+import { scaleInPx } from './scale.js'
 import { TailwindTheme } from './theme.js'
 
 /** What forms say takes no room until there is something to say. */
@@ -111,14 +113,14 @@ export type TailwindStyling = Styling & {
 /** Tailwind 4 utilities, with a theme made of the design's tokens and fonts. */
 export const createTailwind = (
   project: UiProject,
-  { fonts, address, isIcon }: StylingOptions,
+  { fonts, address, isIcon, units }: StylingOptions,
 ): TailwindStyling => {
   const theme = new TailwindTheme(project.theme)
   const mainFamily = findMainFamily(project)
   let hasEntrance = false
   const classes = new Set<string>()
   const hand = (list: readonly string[]): readonly string[] => {
-    const given = list.filter((name) => name !== '')
+    const given = list.filter((name) => name !== '').map((name) => utilityInUnits(name, units))
     for (const name of given) classes.add(name)
     return given
   }
@@ -167,21 +169,32 @@ export const createTailwind = (
         )
       : plainClasses(slots(node))
 
+  const declarations = (): readonly string[] =>
+    theme.declarations().map((line) => inUnits(line, units))
+  const rulesOfModes = (): string => inUnits(modeRules(theme.modes()), units)
   const stylesheet = (): string => {
-    const declarations = [...theme.declarations(), ...(hasEntrance ? ENTRANCE_THEME : [])]
+    const own = declarations()
+    const lines = [
+      ...(units === 'px' ? scaleInPx(classes, own) : []),
+      ...own,
+      ...(hasEntrance ? ENTRANCE_THEME : []),
+    ]
     const block =
-      declarations.length > 0
-        ? `\n@theme {\n${declarations.map((d) => (d === '' ? '\n' : `  ${d}\n`)).join('')}}\n`
+      lines.length > 0
+        ? `\n@theme {\n${lines.map((d) => (d === '' ? '\n' : `  ${d}\n`)).join('')}}\n`
         : ''
     const faces = fonts.map((rule) => `\n${rule}\n`).join('')
-    return `@import "tailwindcss";\n${faces}${block}${modeRules(theme.modes())}`
+    return `@import "tailwindcss";\n${faces}${block}${rulesOfModes()}`
   }
   return {
     id: 'tailwind',
     classes,
     theme: {
-      declarations: () => [...theme.declarations(), ...(hasEntrance ? [ENTRANCE_VARIABLE] : [])],
-      modeRules: () => modeRules(theme.modes()),
+      declarations: () => [
+        ...declarations(),
+        ...(hasEntrance ? [inUnits(ENTRANCE_VARIABLE, units)] : []),
+      ],
+      modeRules: rulesOfModes,
       hasEntrance: () => hasEntrance,
     },
     node: (node) => {

@@ -1,5 +1,12 @@
 import { useState } from 'react'
-import { FOLDERS, isSafePath, type CodeStyle, type FileLayout, type Script } from '@unimorph/core'
+import {
+  FOLDERS,
+  isSafePath,
+  type CodeStyle,
+  type FileLayout,
+  type Script,
+  type Units,
+} from '@unimorph/core'
 import { Button } from '../../../shared/ui/Button'
 import { Modal } from '../../../shared/ui/Modal'
 import { useDesk } from '../model/desk-store'
@@ -79,6 +86,20 @@ const CODE_ROWS: readonly Row<keyof CodeStyle>[] = [
     ],
   },
 ]
+
+const UNIT_OPTIONS = [
+  ['drawn', 'steps in rem, others in px'],
+  ['rem', 'in rem'],
+  ['px', 'in px'],
+] as const
+
+const AS_IT_COMES = {
+  code: undefined,
+  files: undefined,
+  script: undefined,
+  prefix: undefined,
+  units: undefined,
+} as const
 
 const NAME_OPTIONS = [
   ['', 'as the target has it'],
@@ -171,7 +192,7 @@ const TextField = ({
 
 /** How code is written, what files are called and where they lie; the code follows at once. */
 export const HouseStyle = ({ onClose }: { readonly onClose: () => void }) => {
-  const { target, script, prefix, code = {}, files = {} } = useDesk((s) => s.settings)
+  const { target, script, prefix, units, code = {}, files = {} } = useDesk((s) => s.settings)
   const hasCodebase = useDesk((s) => s.codebase !== undefined)
   const changeSettings = useDesk((s) => s.changeSettings)
   const changeCode = (field: keyof CodeStyle, value: unknown): void =>
@@ -204,6 +225,16 @@ export const HouseStyle = ({ onClose }: { readonly onClose: () => void }) => {
               ]}
               onChange={(value) =>
                 changeSettings({ script: read(value, 'typescript') as Script | undefined })
+              }
+            />
+          )}
+          {!isDart && (
+            <Select
+              label="Lengths"
+              value={units ?? 'drawn'}
+              options={UNIT_OPTIONS}
+              onChange={(value) =>
+                changeSettings({ units: read(value, 'drawn') as Units | undefined })
               }
             />
           )}
@@ -281,19 +312,8 @@ export const HouseStyle = ({ onClose }: { readonly onClose: () => void }) => {
       )}
       <div className="mt-5 flex justify-end gap-2">
         <Button
-          disabled={
-            Object.keys({ ...code, ...files }).length === 0 &&
-            script === undefined &&
-            prefix === undefined
-          }
-          onClick={() =>
-            changeSettings({
-              code: undefined,
-              files: undefined,
-              script: undefined,
-              prefix: undefined,
-            })
-          }
+          disabled={without({ ...code, ...files, script, prefix, units }) === undefined}
+          onClick={() => changeSettings(AS_IT_COMES)}
         >
           As it comes
         </Button>

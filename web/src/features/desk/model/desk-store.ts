@@ -155,13 +155,13 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
     try {
       const { settings, scope } = get()
       const { target, styling, derivesStates = true, language, grain, library } = settings
-      const { code, files, script, prefix } = settings
+      const { code, files, script, prefix, units } = settings
       const select = selectedBy(scope)
       const request = {
         edits: values(),
         target,
         styling,
-        house: { code, files, script, prefix },
+        house: { code, files, script, prefix, units },
         select,
         derivesStates,
         language,
