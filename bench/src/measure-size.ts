@@ -58,9 +58,42 @@ const library = readFileSync(
 const tailwind = await medianTime(RUNS, () =>
   compileStyles(html.styles.source, html.styles.classes, library),
 )
+/** What Prettier formats of a delivery; it knows no Dart. */
+const PARSERS = {
+  css: 'css',
+  html: 'html',
+  json: 'json',
+  ts: 'typescript',
+  tsx: 'typescript',
+  vue: 'vue',
+}
+const parserOf = (path: string): string | undefined =>
+  PARSERS[path.slice(path.lastIndexOf('.') + 1) as keyof typeof PARSERS]
+
+/** Everything from the layers to the files of all targets, as they are delivered. */
+const emitAll = (): readonly EmittedFile[] => {
+  const whole = withParts(ui(), design)
+  return Object.values(TARGETS).flatMap(({ emit }) => emit(whole, { marks: false }).files)
+}
+const emitAllOnce = emitAll().filter(
+  (file) => file.content.kind === 'text' && parserOf(file.path) !== undefined,
+)
+const all = await medianTime(RUNS, emitAll)
+const prettierAll = await medianTime(RUNS, async () => {
+  for (const file of emitAllOnce) await format(textOf(file), { parser: parserOf(file.path)! })
+})
 const prettierHtml = await medianTime(RUNS, () => format(page, { parser: 'html' }))
 const prettierReact = await medianTime(RUNS, () => format(component, { parser: 'typescript' }))
 
 console.log(
-  JSON.stringify({ layers, ...stages, tailwind, prettierHtml, prettierReact, peakMemoryMb }),
+  JSON.stringify({
+    layers,
+    ...stages,
+    tailwind,
+    all,
+    prettierAll,
+    prettierHtml,
+    prettierReact,
+    peakMemoryMb,
+  }),
 )

@@ -10,6 +10,8 @@ type Figures = Record<
   | 'react'
   | 'draw'
   | 'tailwind'
+  | 'all'
+  | 'prettierAll'
   | 'prettierHtml'
   | 'prettierReact'
   | 'peakMemoryMb',
@@ -65,9 +67,12 @@ console.log(
     row('emit React', (f) => ms(f.react)),
     row('draw the design', (f) => ms(f.draw)),
     row('compile styles', (f) => ms(f.tailwind)),
+    row('all five targets', (f) => ms(f.all)),
+    row('Prettier on all but Dart', (f) => ms(f.prettierAll)),
     row('Prettier on the HTML', (f) => ms(f.prettierHtml)),
     row('Prettier on the React', (f) => ms(f.prettierReact)),
     row('memory at most', (f) => `${f.peakMemoryMb.toFixed(0)} MB`),
+    row('five targets / Prettier', (f) => (f.all / f.prettierAll).toFixed(2)),
     row('HTML / Prettier', (f) => (toHtml(f) / f.prettierHtml).toFixed(2)),
     row('React / Prettier', (f) => (toReact(f) / f.prettierReact).toFixed(2)),
   ]),
@@ -80,6 +85,11 @@ const check = (label: string, value: number, limit: number): void =>
   )
 
 console.log()
+check(
+  'five targets of 1,000 layers against Prettier on their files',
+  thousand.all / thousand.prettierAll,
+  1,
+)
 check('1,000 layers to HTML, in Prettier times', toHtml(thousand) / thousand.prettierHtml, 0.5)
 check('1,000 layers to React, in Prettier times', toReact(thousand) / thousand.prettierReact, 0.5)
 check('parts of 10,000 layers, in ms', tenThousand.parts, 500)
