@@ -65,3 +65,28 @@ test('a file is renamed and moved, and imports follow', async ({ page }) => {
   await files.getByRole('button', { name: 'package.json' }).click()
   await expect(files.getByRole('button', { name: 'Rename' })).toHaveCount(0)
 })
+
+test('the code of two targets stands side by side, and targets are a key press apart', async ({
+  page,
+}) => {
+  const desk = await Desk.open(page, 'Tidewrack')
+  await page.getByLabel('beside').selectOption('Vue')
+  const beside = page.getByRole('region', { name: 'Vue, beside' })
+  await expect(beside).toContainText('src/screens/TodayOnTheShore.vue')
+  await expect(beside.getByTestId('code')).toContainText('<script setup lang="ts">')
+
+  // A layer is selected in both.
+  await page.getByRole('button', { name: 'Unfold' }).click()
+  await desk.row('Tide chart').click()
+  await expect(beside.locator('.cm-thread').first()).toBeVisible()
+  await expect(desk.code.first().locator('.cm-thread').first()).toBeVisible()
+
+  await page.keyboard.press('Alt+2')
+  await expect(page.getByRole('button', { name: /^to / })).toContainText('React')
+  await expect(desk.code.first()).toContainText('import { useRef } from "react";')
+  await expect(beside).toBeVisible()
+  // Beside itself a target has nothing to show.
+  await page.keyboard.press('Alt+3')
+  await expect(page.getByRole('button', { name: /^to / })).toContainText('Vue')
+  await expect(page.getByLabel('beside')).toHaveValue('')
+})

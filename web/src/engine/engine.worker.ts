@@ -35,8 +35,10 @@ import {
   type InputFile,
   type Layer,
   type TargetId,
+  type UiProject,
   listContrastPairs,
 } from '@unimorph/core'
+import type { Delivered } from '@unimorph/core/deliver'
 import { zipFiles } from '../shared/lib/zip'
 import { applyAndResolve, drawScreens, type Edited } from './draw-screens'
 import { exportDesign } from './export-design'
@@ -60,6 +62,7 @@ import type {
   Preview,
   Progress,
   Runnable,
+  Translated,
 } from './protocol'
 
 // What the calls are about: a design that was read and not yet accepted, the one on the desk, as stored and
@@ -99,21 +102,65 @@ const inHouseStyle = async (
   emitted: Pick<Emitted, 'files' | 'pages' | 'components'>,
   house: HouseStyle,
   target: TargetId,
-) => {
+): Promise<Delivered> => {
   if (!hasHouseStyle(house)) return { ...emitted, origins: {}, notes: [] }
   const { deliver } = await import('@unimorph/core/deliver')
   return deliver(emitted, house, target)
 }
 
+/** What the last conversion was made of: other targets and stylings begin where it ended. */
+let prepared: { readonly by: string; readonly project: ReturnType<typeof prepare> } | undefined
+
+const prepareFor = (request: ConvertRequest): ReturnType<typeof prepare> => {
+  const { edits, select, derivesStates, language, grain, library } = request
+  const options = { derivesStates, language, grain, library }
+  const by = JSON.stringify([edits, select, options])
+  if (prepared?.by !== by) {
+    prepared = { by, project: prepare(need(current), edits, select, fonts, options) }
+  }
+  return prepared.project
+}
+
+const translate = (project: UiProject, target: TargetId) =>
+  inUse
+    ? applyGlossary(project, inUse.entries, inUse.codebase, target)
+    : { project, notes: [] as const }
+
+/** The style of the house: what a person has said, and else what the codebase is like. */
+const houseOf = ({ house }: ConvertRequest): HouseStyle =>
+  inUse ? byConventions(inUse.codebase.conventions, house) : house
+
+/** What is delivered, with the style sheet that is compiled for it. */
+const deliverAs = async (
+  project: UiProject,
+  request: ConvertRequest,
+): Promise<{ readonly emitted: Emitted; readonly delivered: Delivered; readonly css?: string }> => {
+  const { target, styling, house } = request
+  const { script, prefix, units } = house
+  const emitted = TARGETS[target].emit(project, { marks: false, styling, script, prefix, units })
+  const { compiledPath } = emitted.styles
+  const css = compiledPath === undefined ? undefined : await compile(emitted)
+  const sheet: EmittedFile[] =
+    compiledPath === undefined || css === undefined
+      ? []
+      : [{ path: compiledPath, content: { kind: 'text', text: css }, spans: [] }]
+  const whole = { ...emitted, files: [...emitted.files, ...sheet] }
+  const delivered = await inHouseStyle(whole, houseOf(request), target)
+  return { emitted, delivered, ...(css === undefined ? {} : { css }) }
+}
+
+const translateDesign = async (request: ConvertRequest): Promise<Translated> => {
+  const { target } = request
+  const project = prepareFor(request)
+  if (!project.ok) return { target, files: [], pages: {} }
+  const { delivered } = await deliverAs(translate(project.value, target).project, request)
+  return { target, files: delivered.files, pages: delivered.pages }
+}
+
 const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
   const started = performance.now()
-  const { edits, target, styling, house, select, derivesStates, language, grain, library } = request
-  const project = prepare(need(current), edits, select, fonts, {
-    derivesStates,
-    language,
-    grain,
-    library,
-  })
+  const { target, styling, house } = request
+  const project = prepareFor(request)
   if (!project.ok) {
     return {
       target,
@@ -134,12 +181,10 @@ const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
       elapsedMs: 0,
     }
   }
-  const translated = inUse
-    ? applyGlossary(project.value, inUse.entries, inUse.codebase, target)
-    : { project: project.value, notes: [] }
+  const translated = translate(project.value, target)
   const { emit } = TARGETS[target]
   const { script, prefix, units } = house
-  const emitted = emit(translated.project, { marks: false, styling, script, prefix, units })
+  const { emitted, delivered, css: compiled } = await deliverAs(translated.project, request)
   // All stylings but Tailwind say the same, and run here by one sheet for all components.
   const shown = styling === 'tailwind' ? 'tailwind' : 'css'
   const plain =
@@ -147,18 +192,9 @@ const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
       ? emitted
       : emit(translated.project, { marks: false, styling: shown, prefix, units })
   const marked = emit(translated.project, { marks: true, styling: shown, units })
-  const css = await compile(plain)
+  const css = (plain === emitted ? compiled : undefined) ?? (await compile(plain))
   // Classes of our own are named by the components they are in, which are others in the preview.
   const markedCss = shown === 'tailwind' ? css : await compile(marked)
-  const { compiledPath } = emitted.styles
-  const sheet: EmittedFile[] = compiledPath
-    ? [{ path: compiledPath, content: { kind: 'text', text: css }, spans: [] }]
-    : []
-  const delivered = await inHouseStyle(
-    { ...emitted, files: [...emitted.files, ...sheet] },
-    inUse ? byConventions(inUse.codebase.conventions, house) : house,
-    target,
-  )
   return {
     target,
     files: delivered.files,
@@ -266,6 +302,7 @@ const handlers: Handlers = {
     const read = readDesign(document)
     if (!read.ok) throw new Error(read.notes.map((n) => n.message).join(' '))
     current = read.value
+    prepared = undefined
     edited = undefined
     examined = undefined
     start = undefined
@@ -273,6 +310,7 @@ const handlers: Handlers = {
   },
   useFonts(next) {
     fonts = next
+    prepared = undefined
     start = undefined
     examined = undefined
   },
@@ -327,6 +365,7 @@ const handlers: Handlers = {
     return exportDesign(design, screens, fonts, kind)
   },
   convert: convertDesign,
+  translate: translateDesign,
   useCodebase(next) {
     inUse = next
   },

@@ -138,6 +138,9 @@ export type GlossaryReport = {
   readonly problems: readonly GlossaryProblem[]
 }
 
+/** The code of a target, to be read beside that of another. */
+export type Translated = Pick<Converted, 'target' | 'files' | 'pages'>
+
 export type ConvertRequest = {
   readonly edits: readonly Edit[]
   readonly target: TargetId
@@ -239,6 +242,8 @@ export type Engine = {
   /** The design with its edits, in a format others read. */
   export(kind: ExportKind): NamedFile[]
   convert(request: ConvertRequest): Converted
+  /** The same in another target: its code alone, which is not run. */
+  translate(request: ConvertRequest): Translated
   /** The codebase whose components the next conversions use; none when undefined. */
   useCodebase(codebase: CodebaseInUse | undefined): void
   /** What the codebase has for the design as it was last drawn. */

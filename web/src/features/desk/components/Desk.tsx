@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react'
+import { TARGETS, type TargetId } from '@unimorph/core'
 import { Link, useLocation, useParams } from 'react-router'
 import { Button } from '../../../shared/ui/Button'
 import { useToasts } from '../../../shared/lib/toast-store'
@@ -10,7 +11,6 @@ import { Lane } from './Lane'
 import { OutlineLane } from './OutlineLane'
 import { Separator } from './Separator'
 import { Source } from './Source'
-import { HouseStyleButton } from './HouseStyleButton'
 import { StylingSelect } from './StylingSelect'
 import { Stage } from './Stage'
 import { StageTools } from './StageTools'
@@ -19,6 +19,22 @@ const FOLDED = 32
 
 const isTyping = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement && /^(input|textarea)$/i.test(target.tagName)
+
+/** The targets in their order, each a key press away: Alt+1 to Alt+5. */
+const useTargetKeys = (): void => {
+  useEffect(() => {
+    const onKeyDown = (event: KeyboardEvent): void => {
+      const [, digit] = /^Digit([1-5])$/.exec(event.code) ?? []
+      if (!event.altKey || event.ctrlKey || event.metaKey || digit === undefined) return
+      event.preventDefault()
+      const { settings, changeSettings } = useDesk.getState()
+      const target = Object.keys(TARGETS)[Number(digit) - 1] as TargetId
+      if (target !== settings.target) changeSettings({ target })
+    }
+    window.addEventListener('keydown', onKeyDown)
+    return () => window.removeEventListener('keydown', onKeyDown)
+  }, [])
+}
 
 /** Undo and redo from anywhere on the desk. */
 const useUndoKeys = (): void => {
@@ -72,6 +88,7 @@ export const Desk = () => {
   const lanes = useLanes()
   const [path, setPath] = useState<string>()
   useUndoKeys()
+  useTargetKeys()
 
   // Taking in an edition of the same project leads here again; its own visit opens it anew.
   const { key: visit } = useLocation()
@@ -157,7 +174,6 @@ export const Desk = () => {
             tools={
               <>
                 <StylingSelect />
-                <HouseStyleButton />
                 <CopyButton path={path} />
               </>
             }

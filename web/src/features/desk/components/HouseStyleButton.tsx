@@ -1,5 +1,4 @@
 import { useState } from 'react'
-import { Button } from '../../../shared/ui/Button'
 import { HouseStyle } from './HouseStyle'
 
 /** Opens the settings of how code is written and where files lie. */
@@ -7,13 +6,14 @@ export const HouseStyleButton = () => {
   const [isOpen, setIsOpen] = useState(false)
   return (
     <>
-      <Button
-        tone="bare"
+      <button
+        type="button"
+        className="h-6 rounded-sm border border-rule bg-sheet px-2 hover:border-ink"
         title="How code is written, what files are called and where they lie"
         onClick={() => setIsOpen(true)}
       >
         House style
-      </Button>
+      </button>
       {isOpen && <HouseStyle onClose={() => setIsOpen(false)} />}
     </>
   )

@@ -3,7 +3,10 @@ import { isSafePath, type EmittedFile } from '@unimorph/core'
 import { NameDialog } from '../../../shared/ui/NameDialog'
 import { useDesk } from '../model/desk-store'
 import { findLayerAtOffset, findThread } from '../model/threads'
+import { BesideSelect } from './BesideSelect'
+import { BesideCode } from './BesideCode'
 import { CodeView } from './CodeView'
+import { HouseStyleButton } from './HouseStyleButton'
 import { FileTree } from './FileTree'
 
 const NOTHING: readonly never[] = []
@@ -45,6 +48,8 @@ export const Source = ({
   )
   const [picked, setPicked] = useState<string>()
   const [renamed, setRenamed] = useState<string>()
+  const translated = useDesk((s) => s.translated)
+  const beside = useDesk((s) => s.beside)
   const renameFile = useDesk((s) => s.renameFile)
 
   // Selecting a layer opens the file its code is in, and showing a screen the screen's file.
@@ -70,7 +75,7 @@ export const Source = ({
   }
   const { content } = current
   return (
-    <div className="flex h-full flex-col">
+    <div className="@container flex h-full flex-col">
       <FileTree files={files} current={current.path} onPick={setPicked} onRename={setRenamed} />
       {renamed !== undefined && (
         <NameDialog
@@ -87,22 +92,33 @@ export const Source = ({
           }}
         />
       )}
-      <div className="min-h-0 flex-1">
-        {content.kind === 'text' ? (
-          <CodeView
-            path={current.path}
-            text={content.text}
-            spans={thread?.path === current.path ? thread.spans : NOTHING}
-            onPlace={(offset) => {
-              const layer = findLayerAtOffset(current, offset)
-              if (layer) select([layer])
-            }}
-          />
-        ) : (
-          <p className="p-4 text-soft">
-            A picture of {Math.round((content.base64.length * 3) / 4 / 100) / 10} kB. It is part of
-            the download.
-          </p>
+      <div className="flex shrink-0 items-center justify-between border-b border-rule px-3 py-1 text-xs">
+        <BesideSelect />
+        <HouseStyleButton />
+      </div>
+      <div className="flex min-h-0 flex-1 flex-col @2xl:flex-row">
+        <div className="min-h-0 min-w-0 flex-1">
+          {content.kind === 'text' ? (
+            <CodeView
+              path={current.path}
+              text={content.text}
+              spans={thread?.path === current.path ? thread.spans : NOTHING}
+              onPlace={(offset) => {
+                const layer = findLayerAtOffset(current, offset)
+                if (layer) select([layer])
+              }}
+            />
+          ) : (
+            <p className="p-4 text-soft">
+              A picture of {Math.round((content.base64.length * 3) / 4 / 100) / 10} kB. It is part
+              of the download.
+            </p>
+          )}
+        </div>
+        {translated && translated.target === beside && beside !== converted?.target && (
+          <div className="min-h-0 min-w-0 flex-1 border-t border-ink @2xl:border-t-0 @2xl:border-l">
+            <BesideCode translated={translated} />
+          </div>
         )}
       </div>
     </div>

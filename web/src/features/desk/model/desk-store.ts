@@ -1,5 +1,5 @@
 import { create } from 'zustand'
-import type { ContrastPair, Edit } from '@unimorph/core'
+import type { ContrastPair, Edit, TargetId } from '@unimorph/core'
 import { Cancelled, createEngine } from '../../../engine/engine'
 import type { LayerDetails } from '../../../engine/inspect-layer'
 import type {
@@ -12,6 +12,7 @@ import type {
 import type {
   CodebaseInUse,
   Converted,
+  ConvertRequest,
   Drawn,
   Engine,
   ExportKind,
@@ -19,6 +20,7 @@ import type {
   NamedFile,
   TextPiece,
   TokenList,
+  Translated,
 } from '../../../engine/protocol'
 import type { NamedRole } from '../../../engine/roles'
 import type { NamedBreak, WidthAnswer } from '../../../engine/widths'
@@ -47,6 +49,9 @@ type DeskState = {
   readonly undone: readonly Edit[]
   readonly drawn: Drawn | undefined
   readonly converted: Converted | undefined
+  /** The target whose code is shown beside that of the one that is run, and that code. */
+  readonly beside: TargetId | undefined
+  readonly translated: Translated | undefined
   /** The codebase whose components are used, and its glossary. */
   readonly codebase: ProjectCodebase | undefined
   readonly isBusy: boolean
@@ -67,6 +72,8 @@ type DeskActions = {
   showScreen(key: string): void
   setScope(scope: Scope): void
   changeSettings(changes: Partial<Settings>): void
+  /** Shows the code of another target beside that of the one that is run; none when undefined. */
+  showBeside(target: TargetId | undefined): void
   /** Puts a file elsewhere; `from` is what it would be called. */
   renameFile(from: string, to: string): void
   edit(edit: Edit): Promise<void>
@@ -102,6 +109,8 @@ const START: DeskState = {
   undone: [],
   drawn: undefined,
   converted: undefined,
+  beside: undefined,
+  translated: undefined,
   codebase: undefined,
   isBusy: false,
   selection: [],
@@ -149,28 +158,39 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
     })
     await inspect()
   }
+  const requestOf = (): ConvertRequest => {
+    const { settings, scope } = get()
+    const { target, styling, derivesStates = true, language, grain, library } = settings
+    const { code, files, script, prefix, units } = settings
+    return {
+      edits: values(),
+      target,
+      styling,
+      house: { code, files, script, prefix, units },
+      select: selectedBy(scope),
+      derivesStates,
+      language,
+      grain,
+      library,
+    }
+  }
+  /** The code of the target that is shown beside the one that is run. */
+  const translate = async (): Promise<void> => {
+    const { beside } = get()
+    if (beside === undefined) return
+    const turn = converting
+    const translated = await engine.call('translate', { ...requestOf(), target: beside })
+    if (turn === converting && get().beside === beside) set({ translated })
+  }
   const convert = async (): Promise<void> => {
     const turn = ++converting
     set({ isBusy: true })
     try {
-      const { settings, scope } = get()
-      const { target, styling, derivesStates = true, language, grain, library } = settings
-      const { code, files, script, prefix, units } = settings
-      const select = selectedBy(scope)
-      const request = {
-        edits: values(),
-        target,
-        styling,
-        house: { code, files, script, prefix, units },
-        select,
-        derivesStates,
-        language,
-        grain,
-        library,
-      }
-      const converted = await engine.call('convert', request)
+      const converted = await engine.call('convert', requestOf())
       // A later change is already on its way; its result is the one to show.
-      if (turn === converting) set({ converted })
+      if (turn !== converting) return
+      set({ converted })
+      await translate()
     } catch (error) {
       report(error)
     } finally {
@@ -248,6 +268,10 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
       void convert()
       const id = get().project?.id
       if (id) save(() => api.changeSettings(id, settings)).catch(report)
+    },
+    showBeside(beside) {
+      set({ beside, translated: undefined })
+      translate().catch(report)
     },
     renameFile(from, to) {
       const { files = {} } = get().settings
