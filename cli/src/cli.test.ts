@@ -301,6 +301,38 @@ describe('build', () => {
     60_000,
   )
 
+  test.each([
+    ['react', { script: 'javascript', files: { names: 'kebab', folders: { components: 'ui' } } }],
+    [
+      'react',
+      { styling: 'css-in-js', prefix: 'Tide', files: { folders: { assets: 'media/own' } } },
+    ],
+    [
+      'vue',
+      { styling: 'scss', units: 'rem', files: { names: 'kebab', folders: { styles: 'css' } } },
+    ],
+    [
+      'angular',
+      { styling: 'css-modules', files: { names: 'snake', folders: { screens: 'pages' } } },
+    ],
+  ])(
+    'makes a site of a %s project in the style of a house: %j',
+    (target, settings) => {
+      const code = { quotes: 'single', semicolons: false, indent: 'tab', width: 100 }
+      write('unimorph.config.json', JSON.stringify({ target, code, ...settings }))
+      unimorph('convert', join(DEMO, 'tidewrack.json'), '--out', 'project')
+      const { status, stderr } = unimorph('build', 'project', '--site', 'site')
+      expect([status, stderr]).toEqual([0, ''])
+      const prettier = require.resolve('prettier/bin/prettier.cjs')
+      const checked = spawnSync(process.execPath, [prettier, '--check', '.'], {
+        cwd: join(folder, 'project'),
+        encoding: 'utf8',
+      })
+      expect([checked.status, checked.stderr]).toEqual([0, ''])
+    },
+    120_000,
+  )
+
   test('says what is wrong with code that does not type-check', () => {
     unimorph('convert', join(DEMO, 'tidewrack.json'), '--target', 'react', '--out', 'project')
     writeFileSync(join(folder, 'project/src/App.tsx'), 'export const App: number = "x"')

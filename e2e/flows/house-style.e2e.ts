@@ -76,8 +76,7 @@ test('the code of two targets stands side by side, and targets are a key press a
   await expect(beside.getByTestId('code')).toContainText('<script setup lang="ts">')
 
   // A layer is selected in both.
-  await page.getByRole('button', { name: 'Unfold' }).click()
-  await desk.row('Tide chart').click()
+  await desk.row('Today hero').click()
   await expect(beside.locator('.cm-thread').first()).toBeVisible()
   await expect(desk.code.first().locator('.cm-thread').first()).toBeVisible()
 

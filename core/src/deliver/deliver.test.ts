@@ -5,6 +5,7 @@ import { format } from 'prettier'
 import ts from 'typescript'
 import { convert } from '../convert.js'
 import { TARGETS, type TargetId } from '../emit/index.js'
+import type { StylingId } from '../emit/styling/styling.js'
 import type { EmittedFile } from '../emit/shared/emitted-file.js'
 import { readFiles } from '../intake/index.js'
 import { FILE_NAMES, FOLDERS, isSafePath, planMoves, type FileLayout } from './file-layout.js'
@@ -13,8 +14,8 @@ import { deliver, type HouseStyle } from './index.js'
 const DEMO = join(__dirname, '../../../demo/designs/tidewrack.json')
 const design = readFiles([{ name: 'tidewrack.json', bytes: readFileSync(DEMO) }]).design!
 
-const emit = (target: TargetId, script?: 'javascript') => {
-  const result = convert(design, [], { target, script, styling: 'css' })
+const emit = (target: TargetId, script?: 'javascript', styling: StylingId = 'css') => {
+  const result = convert(design, [], { target, script, styling })
   if (!result.ok) throw new Error('It was not converted.')
   return result.value
 }
@@ -31,15 +32,19 @@ const textsOf = (files: readonly EmittedFile[]): ReadonlyMap<string, string> =>
 
 /** What a file says of others by a relative path, whatever kind of file it is. */
 const RELATIVE =
-  /(?:from |import |Url: |url\(|@use |src=|href=)["'](\.{1,2}\/[^"']+|[\w/-]+\.(?:png|css|js|html|dart))["']/g
+  /(?:from |import |Url: |url\(|src=|href=|@use )["'](\.{1,2}\/[^"']+|[\w/-]+\.(?:png|css|js|html|dart)|(?<=@use ")[\w/-]+)["']|(src\/[\w./-]+\.s?css)/g
 
 /** The relative paths that lead nowhere. */
 const findLost = (files: readonly EmittedFile[]): readonly string[] => {
   const paths = new Set(files.map(({ path }) => path))
   return [...textsOf(files)].flatMap(([path, text]) =>
-    [...text.matchAll(RELATIVE)].flatMap(([, address]) => {
+    [...text.matchAll(RELATIVE)].flatMap(([, named, told]) => {
+      const address = named ?? told
       const full = posix.join(posix.dirname(path), address!)
+      const beside = `${posix.join(posix.dirname(path), posix.dirname(address!))}/_${posix.basename(address!)}.scss`
       const isThere =
+        paths.has(address!) ||
+        paths.has(beside.replace(/^\.\//, '')) ||
         ['', '.ts', '.tsx', '.js', '.jsx', '.vue'].some((end) => paths.has(full + end)) ||
         paths.has(`public/${address!}`)
       return isThere ? [] : [`${path}: ${address!}`]
@@ -193,7 +198,7 @@ describe('files', () => {
   test.each(Object.keys(TARGETS) as TargetId[])(
     'of %s are found by what names them, in any layout',
     async (target) => {
-      const emitted = emit(target)
+      const emitted = emit(target, undefined, 'scss')
       expect(findLost(emitted.files)).toEqual([])
       await fc.assert(
         fc.asyncProperty(layouts, async (layout) => {

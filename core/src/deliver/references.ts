@@ -40,7 +40,7 @@ const MODULE_ENDINGS = ['', '.ts', '.tsx', '.js', '.jsx', '.vue', '/index.ts'] a
 
 /** Imports, which begin a line or end the list of their names, and what Angular's decorators name. */
 const IMPORT =
-  /^(?:import\b(?:[^"'\n]*\bfrom )?|export\b[^"'\n]*\bfrom |\} from |[ \t]+(?:templateUrl|styleUrl): ?\n?[ \t]*)(["'])(\.{1,2}\/[^"'\n]+)\1/gm
+  /^(?:import (?:[^"'\n]*\bfrom )?|export\b[^"'\n]*\bfrom |\} from |[ \t]+(?:templateUrl|styleUrl): ?\n?[ \t]*)(["'])(\.{1,2}\/[^"'\n]+)\1/gm
 
 /** Modules that are loaded later, and those whose types comments speak of. */
 const LATER = /\bimport\((["'])(\.{1,2}\/[^"'\n]+)\1(?=\))/g
@@ -122,6 +122,9 @@ const inDart: Find = (text, path, files) => [
   ...addresses(/'(?<address>assets\/[^'\n]+)'/g, 'root')(text, path, files),
 ]
 
+/** Style sheets that builders and scripts are told of. */
+const inTools = addresses(/(?<address>src\/[\w./-]+\.s?css)/g, 'root')
+
 /** Fonts as a project of Flutter lists them. */
 const inManifest = addresses(/- asset: (?<address>fonts\/\S+)$/gm)
 
@@ -130,6 +133,7 @@ const FINDERS: Readonly<Record<string, readonly Find[]>> = {
   dart: [inDart],
   html: [inTags, inTemplates],
   js: [inModules],
+  json: [inTools],
   jsx: [inModules],
   scss: [inSheets, inScss],
   ts: [inModules, inPublicData],
