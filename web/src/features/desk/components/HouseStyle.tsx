@@ -262,7 +262,7 @@ export const HouseStyle = ({ onClose }: { readonly onClose: () => void }) => {
           {target !== 'html' && (
             <TextField
               key={`prefix ${prefix ?? ''}`}
-              label="Components begin with"
+              label="Component prefix"
               value={prefix ?? ''}
               placeholder="nothing"
               help="A capital letter, and up to 11 letters or digits"
