@@ -44,6 +44,12 @@ test('a prop is given something else, errors stand at its row, and the code foll
   await confirmAll(page, desk, 'quayside-react')
   await page.getByRole('button', { name: /^Button / }).click()
   const card = page.getByRole('region', { name: 'Button in the codebase' })
+  // What an instance gives is shown beside its picture, one instance after the other.
+  const example = card.getByLabel('The code it gives')
+  await expect(example).toContainText('<Action')
+  await card.getByRole('button', { name: 'Next instance' }).click()
+  await expect(card.getByText(/^2 of \d/)).toBeVisible()
+  await expect(example).toContainText('<Action')
   await card.getByLabel('Plain in emphasis').selectOption('strong')
   await expect(card.getByLabel('Plain in emphasis')).toHaveValue('strong')
   await card.getByLabel('Plain in emphasis').selectOption('')

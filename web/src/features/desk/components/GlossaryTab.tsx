@@ -9,6 +9,7 @@ import { toShownKey, useWidths } from '../model/widths-store'
 import { ChoiceRow } from './ChoiceRow'
 import { CodebaseChooser } from './CodebaseChooser'
 import { EntryCard } from './EntryCard'
+import { InstanceExample } from './InstanceExample'
 import { Section } from './Section'
 import { SuggestionCard } from './SuggestionCard'
 import { TokenNames } from './TokenNames'
@@ -219,6 +220,7 @@ export const GlossaryTab = () => {
           aria-label={`${thing.name} in the codebase`}
           className="max-h-[56%] shrink-0 overflow-auto border-t border-ink p-3 text-xs"
         >
+          <InstanceExample key={subject} layers={thing.layers} />
           {confirmedEntries.map((at) => (
             <EntryCard
               key={`${at} ${glossary.components[at]!.code}`}
