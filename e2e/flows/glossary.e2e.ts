@@ -57,6 +57,13 @@ test('a prop is given something else, errors stand at its row, and the code foll
   await card.getByLabel('What emphasis is given').selectOption('constant')
   await card.getByLabel('Value of emphasis').selectOption('subtle')
   await expect(desk.code).toContainText('emphasis="subtle"')
+  // The last change can be taken back.
+  const header = page.getByRole('tabpanel', { name: 'Glossary' })
+  await card.getByLabel('Value of emphasis').selectOption('strong')
+  await expect(desk.code).not.toContainText('emphasis="subtle"')
+  await header.getByRole('button', { name: 'Undo', exact: true }).click()
+  await expect(card.getByLabel('Value of emphasis')).toHaveValue('subtle')
+  await expect(desk.code).toContainText('emphasis="subtle"')
   await page.reload()
   await Desk.ready(page)
   await page.getByRole('tab', { name: 'Glossary' }).click()

@@ -70,7 +70,7 @@ test('the code of two targets stands side by side, and targets are a key press a
   page,
 }) => {
   const desk = await Desk.open(page, 'Tidewrack')
-  await page.getByLabel('beside').selectOption('Vue')
+  await page.getByRole('combobox', { name: 'beside' }).selectOption('Vue')
   const beside = page.getByRole('region', { name: 'Vue, beside' })
   await expect(beside).toContainText('src/screens/TodayOnTheShore.vue')
   await expect(beside.getByTestId('code')).toContainText('<script setup lang="ts">')
@@ -87,5 +87,5 @@ test('the code of two targets stands side by side, and targets are a key press a
   // Beside itself a target has nothing to show.
   await page.keyboard.press('Alt+3')
   await expect(page.getByRole('button', { name: /^to / })).toContainText('Vue')
-  await expect(page.getByLabel('beside')).toHaveValue('')
+  await expect(page.getByRole('combobox', { name: 'beside' })).toHaveValue('')
 })

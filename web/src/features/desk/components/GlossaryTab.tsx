@@ -43,12 +43,13 @@ const TONES = { settled: 'text-settled', doubt: 'text-doubt', soft: 'text-soft' 
 export const GlossaryTab = () => {
   const drawn = useDesk((s) => s.drawn)
   const found = useDesk((s) => s.codebase)
+  const project = useDesk((s) => s.project?.id)
   const target = useDesk((s) => s.settings.target)
   const changeSettings = useDesk((s) => s.changeSettings)
   const select = useDesk((s) => s.select)
   const screen = useDesk((s) => s.screen)
   const widths = useWidths((s) => s.report)
-  const { report, isScanning, scanAgain, leave, save } = useGlossary()
+  const { report, past, isScanning, scanAgain, leave, save, undo } = useGlossary()
   const [chosen, setChosen] = useState<string>()
   // Another target has other components.
   useFollowDrawing(useGlossary.getState(), drawn, found && `${found.folder} ${target}`)
@@ -63,6 +64,15 @@ export const GlossaryTab = () => {
         <h3 className="min-w-0 flex-1 truncate text-sm font-semibold" title={found.folder}>
           {codebase.name}
         </h3>
+        {past.some((one) => one.project === project) && (
+          <Button
+            className="h-6! text-xs"
+            title="Take back the last change of the glossary"
+            onClick={() => void undo()}
+          >
+            Undo
+          </Button>
+        )}
         <Button
           className="h-6! text-xs"
           disabled={isScanning}

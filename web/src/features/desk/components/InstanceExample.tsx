@@ -44,7 +44,9 @@ export const InstanceExample = ({ layers }: { readonly layers: readonly string[]
           >
             ‹
           </button>
-          {Math.min(at, layers.length - 1) + 1} of {layers.length}
+          <span>
+            {Math.min(at, layers.length - 1) + 1} of {layers.length}
+          </span>
           <button
             type="button"
             aria-label="Next instance"

@@ -10,10 +10,15 @@ import { createLatest } from './latest'
 /** So sure a proposal is taken with all others that are. */
 export const SURE = 0.85
 
+/** So many changes can be taken back. */
+const MOST_PAST = 100
+
 type GlossaryStore = {
   readonly report: GlossaryReport | undefined
   /** Codebases on the server's machine; undefined until they are asked for. */
   readonly choices: readonly CodebaseChoice[] | undefined
+  /** What the glossary was before each change that can be taken back, the oldest first. */
+  readonly past: readonly { readonly project: string; readonly glossary: Glossary }[]
   /** A codebase is being scanned. */
   readonly isScanning: boolean
   load(): Promise<void>
@@ -25,6 +30,8 @@ type GlossaryStore = {
   leave(): Promise<void>
   /** Writes the glossary, and uses it. */
   save(change: (glossary: Glossary) => Glossary): Promise<void>
+  /** Takes the last change back. */
+  undo(): Promise<void>
 }
 
 /** What the codebase of the project has for what the design shows. */
@@ -35,7 +42,8 @@ export const useGlossary = create<GlossaryStore>((set, get) => {
   ): Promise<void> => {
     const { project, setCodebase } = useDesk.getState()
     if (!project) return
-    set({ isScanning: true })
+    // What is scanned anew may have been changed by others.
+    set({ isScanning: true, past: get().past.filter((one) => one.project !== project.id) })
     try {
       const found = await work(project.id)
       if (useDesk.getState().project?.id !== project.id) return
@@ -47,8 +55,23 @@ export const useGlossary = create<GlossaryStore>((set, get) => {
       set({ isScanning: false })
     }
   }
+  /** Writes a glossary and uses it; whether that was possible. */
+  const write = async (change: (glossary: Glossary) => Glossary): Promise<boolean> => {
+    const { project, codebase, setCodebase } = useDesk.getState()
+    if (!project || !codebase) return false
+    try {
+      const glossary = await api.saveGlossary(project.id, change(codebase.glossary))
+      await setCodebase({ ...codebase, glossary })
+      await get().load()
+      return true
+    } catch (error) {
+      showProblem(messageOf(error))
+      return false
+    }
+  }
   return {
     report: undefined,
+    past: [],
     choices: undefined,
     isScanning: false,
     load: () =>
@@ -76,15 +99,16 @@ export const useGlossary = create<GlossaryStore>((set, get) => {
         return undefined
       }),
     async save(change) {
-      const { project, codebase, setCodebase } = useDesk.getState()
-      if (!project || !codebase) return
-      try {
-        const glossary = await api.saveGlossary(project.id, change(codebase.glossary))
-        await setCodebase({ ...codebase, glossary })
-        await get().load()
-      } catch (error) {
-        showProblem(messageOf(error))
-      }
+      const { project, codebase } = useDesk.getState()
+      if (!project || !codebase || !(await write(change))) return
+      const before = { project: project.id, glossary: codebase.glossary }
+      set({ past: [...get().past, before].slice(-MOST_PAST) })
+    },
+    async undo() {
+      const id = useDesk.getState().project?.id
+      const before = get().past.findLast(({ project }) => project === id)
+      if (before && (await write(() => before.glossary)))
+        set({ past: get().past.filter((one) => one !== before) })
     },
   }
 })
