@@ -106,6 +106,23 @@ describe('the style of a house', () => {
     },
   )
 
+  test('leaves what the formatter cannot read as it is, and says so', async () => {
+    const emitted = emit('react')
+    const broken = emitted.files.map((file): EmittedFile =>
+      file.path === 'src/App.tsx'
+        ? { ...file, content: { kind: 'text', text: 'export const = ;\n' } }
+        : file,
+    )
+    const { files, notes } = await deliver(
+      { ...emitted, files: broken },
+      { code: { quotes: 'single' } },
+      'react',
+    )
+    expect(textsOf(files).get('src/App.tsx')).toBe('export const = ;\n')
+    expect(textsOf(files).get('src/main.tsx')).toContain("from 'react'")
+    expect(notes.map(({ code }) => code)).toEqual(['deliver/not-formatted'])
+  })
+
   test.each(['react', 'vue', 'angular', 'html'] as const)(
     'leaves every layer of %s joined to the same code',
     async (target) => {

@@ -30,7 +30,7 @@ const parserOf = (path: string, isAngular: boolean): string | undefined => {
   return isAngular && ending === 'html' ? 'angular' : PARSERS[ending]
 }
 
-/** A file as Prettier writes it with some options, with the places of its layers. */
+/** A file as Prettier writes it with some options, with the places of its layers; fails on what Prettier cannot read. */
 export const formatFile = async (
   file: EmittedFile,
   options: Readonly<Record<string, unknown>>,

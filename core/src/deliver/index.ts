@@ -87,11 +87,17 @@ export const deliver = async (
   const isStyled = Object.keys(style).length > 0
   const moved = relocate(scripts, all).map((file) => withFolders(withSettings(file, style), layout))
   const { printWidth, ...overrides } = readOptions(moved)
+  const unread: Note[] = []
   const formatted = await Promise.all(
     moved.map((file, i) =>
       // What says what it said is formatted already, where the style is as it was.
       isStyled || textOf(file) !== textOf(files[i]!)
-        ? formatFile(file, { printWidth, ...overrides }, target === 'angular')
+        ? formatFile(file, { printWidth, ...overrides }, target === 'angular').catch(
+            (error: unknown) => {
+              unread.push(notes.fileNotFormatted(file.path, String(error).split('\n')[0]!))
+              return file
+            },
+          )
         : file,
     ),
   )
@@ -102,7 +108,10 @@ export const deliver = async (
     ),
     components: components.map((one) => ({ ...one, path: placeOf(one.path) })),
     origins: Object.fromEntries([...all].map(([before, now]) => [now, before])),
-    notes: refused.map(({ path, wanted, why }) => notes.fileNotMoved(path, wanted, why)),
+    notes: [
+      ...refused.map(({ path, wanted, why }) => notes.fileNotMoved(path, wanted, why)),
+      ...unread,
+    ],
   }
 }
 

@@ -1,3 +1,5 @@
+import { asModule, folderOf, joinPath, relativePath } from '../text/file-paths.js'
+
 /** A place in a text that names another file: what is written there, and the file it means. */
 export type Reference = {
   readonly start: number
@@ -6,33 +8,6 @@ export type Reference = {
   /** What is written for a file that lies at a path. */
   spell(path: string, from: string): string
 }
-
-const folderOf = (path: string): string => path.slice(0, Math.max(0, path.lastIndexOf('/')))
-
-/** `src/screens` and `../assets/a.png` → `src/assets/a.png`; undefined for what leaves the project. */
-const joinPath = (folder: string, relative: string): string | undefined => {
-  const parts = folder === '' ? [] : folder.split('/')
-  for (const part of relative.split('/')) {
-    if (part === '' || part === '.') continue
-    if (part === '..') {
-      if (parts.length === 0) return undefined
-      parts.pop()
-    } else parts.push(part)
-  }
-  return parts.join('/')
-}
-
-const relativeTo = (folder: string, path: string): string => {
-  const here = folder === '' ? [] : folder.split('/')
-  const there = path.split('/')
-  let common = 0
-  while (common < here.length && common < there.length - 1 && here[common] === there[common])
-    common++
-  return [...here.slice(common).map(() => '..'), ...there.slice(common)].join('/')
-}
-
-/** `./a` for what lies beside or below. */
-const asModule = (path: string): string => (path.startsWith('.') ? path : `./${path}`)
 
 type Find = (text: string, path: string, files: ReadonlySet<string>) => readonly Reference[]
 
@@ -59,7 +34,7 @@ const inModules: Find = (text, path, files) =>
         file: full + ending,
         spell(to, from) {
           const shown = ending === '' ? to : to.replace(/\.\w+$/, '')
-          return asModule(relativeTo(folderOf(from), shown))
+          return asModule(relativePath(folderOf(from), shown))
         },
       },
     ]
@@ -83,7 +58,7 @@ const addresses =
           spell(to, from) {
             if (base === 'public') return to.replace(/^public\//, '')
             if (isRooted) return written.startsWith('/') ? `/${to}` : to
-            const found = relativeTo(folderOf(from), to)
+            const found = relativePath(folderOf(from), to)
             return written.startsWith('./') ? asModule(found) : found
           },
         },
@@ -111,7 +86,7 @@ const inScss: Find = (text, path, files) =>
         end: start + match[1]!.length,
         file,
         spell: (to, from) =>
-          relativeTo(folderOf(from), to).replace(/(^|\/)_([^/]+)\.scss$/, '$1$2'),
+          relativePath(folderOf(from), to).replace(/(^|\/)_([^/]+)\.scss$/, '$1$2'),
       },
     ]
   })

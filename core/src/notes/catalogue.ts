@@ -324,6 +324,12 @@ export const notes = {
       `${count} layers have no auto layout around them and are placed by coordinates.`,
       'Add auto layout in the design; the result then follows the width.',
     ),
+  fileNotFormatted: (path: string, why: string) =>
+    note('warning', 'deliver/not-formatted')(
+      { file: path },
+      `${path} is delivered as it was written, and not in the style of the house: ${why}.`,
+      'Run the formatter of your project on it; the code is complete.',
+    ),
   fileNotMoved: (path: string, wanted: string, why: 'taken' | 'scaffold' | 'unknown') =>
     // What another target would write is renamed there.
     note(why === 'unknown' ? 'info' : 'warning', 'deliver/not-moved')(

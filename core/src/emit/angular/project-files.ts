@@ -3,7 +3,7 @@ import { quoteString } from '../script/quote-string.js'
 import type { ProjectStyling, ScreenFile } from '../shared/component-target.js'
 import { entry, jsonFile, scaffold, textFile, type EmittedFile } from '../shared/emitted-file.js'
 import { fontReadme } from '../shared/font-readme.js'
-import { folderOfPath } from '../shared/sheet-place.js'
+import { folderOf } from '../../text/file-paths.js'
 import { pageHead } from '../shared/entry-page.js'
 import { elementOf, toFileName } from './names.js'
 
@@ -142,7 +142,7 @@ npm start
 \`\`\`
 
 \`npm run build\` checks types and templates and writes the site to \`dist\`.
-Each screen is a component in \`src/app/screens\`; tokens and fonts are in \`${sheet.endsWith('.scss') ? folderOfPath(sheet) : sheet}\`.
+Each screen is a component in \`src/app/screens\`; tokens and fonts are in \`${sheet.endsWith('.scss') ? folderOf(sheet) : sheet}\`.
 `
 
 /** The files around the screens: entry, routes and configuration. */

@@ -1,4 +1,4 @@
-import { relativePath } from '../shared/foreign.js'
+import { relativePath } from '../../text/file-paths.js'
 import type { Effect } from '../../design/paint.js'
 import type { TextStyle } from '../../design/text.js'
 import { toCamel, UniqueNames } from '../../text/names.js'
@@ -119,9 +119,7 @@ export class FlutterTheme {
     const theirs = new Set(
       [...this.used.values()].flatMap(({ token: { code } }) => (code ? [code.path] : [])),
     )
-    const imports = [...theirs]
-      .sort()
-      .map((path) => `import '${relativePath('lib', path).replace(/^\.\//, '')}';\n`)
+    const imports = [...theirs].sort().map((path) => `import '${relativePath('lib', path)}';\n`)
     return `import 'package:flutter/material.dart';\n${imports.length > 0 ? '\n' : ''}${imports.join('')}\n${blocks.join('\n\n')}\n`
   }
 

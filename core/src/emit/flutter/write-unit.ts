@@ -5,7 +5,7 @@ import type { DataList, ListField } from '../shared/lists.js'
 import type { MarkupElement, MarkupNode } from '../shared/markup.js'
 import type { PartComponent, Prop } from '../shared/prop.js'
 import { choiceTypeOf, findOwner, type Parts } from '../shared/prop-owner.js'
-import { relativePath } from '../shared/foreign.js'
+import { relativePath } from '../../text/file-paths.js'
 import { finishUnit, folderOf, type BuiltUnit, type UnitOptions } from '../shared/units.js'
 import { findImports } from '../shared/uses.js'
 import { call, quoteDart, raw, type Dart } from './dart.js'
@@ -151,7 +151,7 @@ const filesOf = (
   ].filter((tag) => tag !== self)
   const theirs = foreign.map(({ component }): Relative => {
     const { specifier, path } = component
-    return { import: specifier ?? relativePath(`lib/${folder}`, path ?? '').replace(/^\.\//, '') }
+    return { import: specifier ?? relativePath(`lib/${folder}`, path ?? '') }
   })
   const own = [...new Set(tags)].map((tag): Relative => ({
     folder: sections.has(tag) ? 'sections' : 'components',

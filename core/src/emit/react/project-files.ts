@@ -1,6 +1,6 @@
 import type { UiProject } from '../../ui/index.js'
 import type { ProjectStyling, ScreenFile } from '../shared/component-target.js'
-import { relativePath } from '../shared/sheet-place.js'
+import { asModule, relativePath } from '../../text/file-paths.js'
 import { entryPage } from '../shared/entry-page.js'
 import { entry, scaffold, textFile, type EmittedFile } from '../shared/emitted-file.js'
 import { quoteString } from '../script/quote-string.js'
@@ -38,7 +38,7 @@ ${screens.map(routeOf).join('\n')}
 const main = (isRouted: boolean, sheet: string): string => `import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 ${isRouted ? 'import { HashRouter } from "react-router";\n' : ''}import { App } from "./App";
-import "${relativePath('src', sheet)}";
+import "${asModule(relativePath('src', sheet))}";
 
 createRoot(document.getElementById("root")!).render(
   <StrictMode>

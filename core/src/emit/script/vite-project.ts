@@ -1,7 +1,7 @@
 import type { UiProject } from '../../ui/index.js'
 import type { ComponentTarget, ProjectStyling } from '../shared/component-target.js'
 import { jsonFile, scaffold, textFile, type EmittedFile } from '../shared/emitted-file.js'
-import { folderOfPath } from '../shared/sheet-place.js'
+import { folderOf } from '../../text/file-paths.js'
 import { fontReadme } from '../shared/font-readme.js'
 
 const viteConfig = (plugin: string, isTailwind: boolean): string => `${
@@ -50,7 +50,7 @@ npm run dev
 \`\`\`
 
 \`npm run build\` ${isPlain ? '' : 'checks the types and '}writes the site to \`dist\`.
-Each screen is a component in \`src/screens\`; tokens and fonts are in \`${sheet.endsWith('.scss') ? folderOfPath(sheet) : sheet}\`.
+Each screen is a component in \`src/screens\`; tokens and fonts are in \`${sheet.endsWith('.scss') ? folderOf(sheet) : sheet}\`.
 `
 
 /** Where projects that Vite builds have things; `extension` is that of a component's file. */

@@ -20,7 +20,8 @@ import {
   type UnitOptions,
   type UnitSpelling,
 } from './units.js'
-import { folderOfPath, relativePath, sheetPath, type SheetBase } from './sheet-place.js'
+import { sheetPath, type SheetBase } from './sheet-place.js'
+import { asModule, folderOf, relativePath } from '../../text/file-paths.js'
 import { dependencies, type Dependency } from './versions.js'
 
 const PRINT_WIDTH = 80
@@ -138,10 +139,11 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
     const sheet = sheetPath(stylingId, places.sheet)
     // Components that have sheets of their own see files from their own folder.
     const isOfEach = stylingId === 'css-modules' || stylingId === 'css-in-js'
-    const rules = folderOfPath(isOfEach ? places.markupOf('components', 'X') : sheet)
+    const rules = folderOf(isOfEach ? places.markupOf('components', 'X') : sheet)
     const styling = createStyling(stylingId, project, {
-      fonts: fontRules(fonts, relativePath(folderOfPath(sheet), FONTS)),
-      address: (asset) => `${relativePath(rules, places.assets)}/${assets.get(asset)!.file}`,
+      fonts: fontRules(fonts, asModule(relativePath(folderOf(sheet), FONTS))),
+      address: (asset) =>
+        `${asModule(relativePath(rules, places.assets))}/${assets.get(asset)!.file}`,
       units: lengths,
       hasModules: kind.spelling.classReference !== undefined,
       isIcon: (asset) => icons.has(asset),

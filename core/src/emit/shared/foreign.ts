@@ -1,5 +1,6 @@
 import type { CodeComponent } from '../../codebase/codebase.js'
 import type { UiProject } from '../../ui/index.js'
+import { asModule, relativePath } from '../../text/file-paths.js'
 import { rootsOf, type UiNode } from '../../ui/nodes.js'
 
 /** The components of the codebase that some pages use, each once, in reading order. */
@@ -13,20 +14,9 @@ export const findForeign = ({ pages, notFound }: UiProject): readonly CodeCompon
   return [...found.values()]
 }
 
-/** The way from a folder to a file, both seen from the same root: `../ui/Btn`. */
-export const relativePath = (folder: string, path: string): string => {
-  const from = folder.split('/').filter(Boolean)
-  const to = path.split('/')
-  let common = 0
-  while (common < from.length && from[common] === to[common]) common++
-  const up = from.slice(common).map(() => '..')
-  const way = [...up, ...to.slice(common)].join('/')
-  return up.length === 0 ? `./${way}` : way
-}
-
 /** What a file in a folder imports a component of the codebase from. */
 export const moduleOf = ({ specifier, path }: CodeComponent, folder: string): string =>
-  specifier ?? relativePath(folder, (path ?? '').replace(/(\/index)?\.[cm]?[jt]sx?$/, ''))
+  specifier ?? asModule(relativePath(folder, (path ?? '').replace(/(\/index)?\.[cm]?[jt]sx?$/, '')))
 
 /** What stands after `import` for a component of the codebase that has this name in the file. */
 export const importedAs = (tag: string, { exported }: CodeComponent): string => {

@@ -96,6 +96,35 @@ export const code = (name: string, value: string): Attribute => ({
 })
 export const spread = (code: string): Attribute => ({ name: '', kind: 'spread', code })
 
+/**
+ * Markup with other attributes. `change` is given each with the element it stands on; what is shown in an attribute is
+ * gone through as well.
+ */
+export const mapAttributes = (
+  node: MarkupNode,
+  change: (attribute: Attribute, element: MarkupElement) => Attribute,
+): MarkupNode => {
+  const visit = (one: MarkupNode): MarkupNode => mapAttributes(one, change)
+  switch (node.kind) {
+    case 'element':
+      return {
+        ...node,
+        attributes: node.attributes.map((one) =>
+          one.kind === 'markup' ? { ...one, nodes: one.nodes.map(visit) } : change(one, node),
+        ),
+        children: node.children.map(visit),
+      }
+    case 'loop':
+      return { ...node, template: visit(node.template) as MarkupElement }
+    case 'when':
+      return { ...node, content: visit(node.content) as MarkupElement }
+    case 'block':
+      return { ...node, children: node.children.map(visit) }
+    default:
+      return node
+  }
+}
+
 /** What fills a place of its own between the tags of a component. */
 export const inPlace = (
   tag: string,

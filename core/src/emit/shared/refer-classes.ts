@@ -5,9 +5,9 @@ import type { Looks } from './looks.js'
 import {
   isClass,
   isClassName,
+  mapAttributes,
   type Attribute,
   type MarkupElement,
-  type MarkupNode,
 } from './markup.js'
 
 /** How a target refers to a class of a component's own sheet: in markup, and in code beside it. */
@@ -65,7 +65,6 @@ const referInList = (list: DataList, refer: (name: string) => string): DataList 
 /** A component whose classes are code that names them in its own sheet, and no texts. */
 export const referClasses = (component: Finished, reference: ClassReference): Finished => {
   const refer = (attribute: Attribute): Attribute => {
-    if (attribute.kind === 'markup') return { ...attribute, nodes: attribute.nodes.map(visit) }
     if (!isClass(attribute)) return attribute
     const isGiven = attribute.kind === 'classes'
     if (!isGiven && attribute.kind !== 'text') return attribute
@@ -76,28 +75,10 @@ export const referClasses = (component: Finished, reference: ClassReference): Fi
     const given = isGiven ? attribute : { looks: [], isPlaced: false }
     return { ...given, name: attribute.name, kind: 'classes', base: plain, own }
   }
-  const visit = (node: MarkupNode): MarkupNode => {
-    switch (node.kind) {
-      case 'element':
-        return {
-          ...node,
-          attributes: node.attributes.map(refer),
-          children: node.children.map(visit),
-        }
-      case 'loop':
-        return { ...node, template: visit(node.template) as MarkupElement }
-      case 'when':
-        return { ...node, content: visit(node.content) as MarkupElement }
-      case 'block':
-        return { ...node, children: node.children.map(visit) }
-      default:
-        return node
-    }
-  }
   const inCode = (name: string): string => reference.inCode(name)
   return {
     ...component,
-    markup: visit(component.markup) as MarkupElement,
+    markup: mapAttributes(component.markup, refer) as MarkupElement,
     looks: component.looks?.map((looks) => referInLooks(looks, inCode)),
     lists: component.lists?.map((list) => referInList(list, inCode)),
   }

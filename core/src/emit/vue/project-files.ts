@@ -3,7 +3,7 @@ import { quoteString } from '../script/quote-string.js'
 import { viteFiles } from '../script/vite-project.js'
 import type { ProjectStyling, ScreenFile } from '../shared/component-target.js'
 import { entry, scaffold, textFile, type EmittedFile } from '../shared/emitted-file.js'
-import { relativePath } from '../shared/sheet-place.js'
+import { asModule, relativePath } from '../../text/file-paths.js'
 import { entryPage } from '../shared/entry-page.js'
 
 const singleApp = ({ component }: ScreenFile): string => `<script setup lang="ts">
@@ -36,7 +36,7 @@ ${screens.map(({ component, route }) => `    { path: ${quoteString(pathOf(route)
 
 const main = (isRouted: boolean, sheet: string): string => `import { createApp } from "vue";
 import App from "./App.vue";
-${isRouted ? 'import { router } from "./router";\n' : ''}import "${relativePath('src', sheet)}";
+${isRouted ? 'import { router } from "./router";\n' : ''}import "${asModule(relativePath('src', sheet))}";
 
 createApp(App)${isRouted ? '.use(router)' : ''}.mount("#app");
 `

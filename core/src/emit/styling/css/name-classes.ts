@@ -4,9 +4,9 @@ import type { Looks } from '../../shared/looks.js'
 import {
   isClass,
   isClassName,
+  mapAttributes,
   type Attribute,
   type MarkupElement,
-  type MarkupNode,
 } from '../../shared/markup.js'
 import type { Finished } from '../styling.js'
 
@@ -128,37 +128,16 @@ export const nameClasses = (input: Finished, spelling: ClassSpelling): Named => 
     byTokens.set(tokens, given)
     return given
   }
-  const rename = (attribute: Attribute, element: string): Attribute => {
-    if (attribute.kind === 'markup') return { ...attribute, nodes: attribute.nodes.map(visit) }
+  const rename = (attribute: Attribute, { layer, tag }: MarkupElement): Attribute => {
     if (!isClass(attribute)) return attribute
+    const element = elementName(layer === undefined ? undefined : input.nameOf(layer), tag, block)
     if (attribute.kind === 'text') {
       return { ...attribute, text: attribute.text === '' ? '' : nameFor(attribute.text, element) }
     }
     if (attribute.kind !== 'classes' || attribute.base === '') return attribute
     return { ...attribute, base: nameFor(attribute.base, element) }
   }
-  const visit = (node: MarkupNode): MarkupNode => {
-    switch (node.kind) {
-      case 'element': {
-        const layer = node.layer === undefined ? undefined : input.nameOf(node.layer)
-        const element = elementName(layer, node.tag, block)
-        return {
-          ...node,
-          attributes: node.attributes.map((one) => rename(one, element)),
-          children: node.children.map(visit),
-        }
-      }
-      case 'loop':
-        return { ...node, template: visit(node.template) as MarkupElement }
-      case 'when':
-        return { ...node, content: visit(node.content) as MarkupElement }
-      case 'block':
-        return { ...node, children: node.children.map(visit) }
-      default:
-        return node
-    }
-  }
-  const markup = visit(input.markup) as MarkupElement
+  const markup = mapAttributes(input.markup, rename) as MarkupElement
   const looks = (input.looks ?? []).map((look): Looks => ({
     ...look,
     classes: Object.fromEntries(
