@@ -1,11 +1,11 @@
-import type { TargetId } from '../emit/index.js'
+import { TARGETS, type TargetId } from '../emit/index.js'
 import type { EmittedFile } from '../emit/shared/emitted-file.js'
 import { jsonFile } from '../emit/shared/emitted-file.js'
 import type { Emitted } from '../emit/target.js'
 import { notes } from '../notes/catalogue.js'
 import type { Note } from '../notes/note.js'
 import { eraseTypes, plainPath } from './erase-types.js'
-import { planMoves, renameFolders, type FileLayout } from './file-layout.js'
+import { planMoves, renameFolders, type FileLayout, type Refusal } from './file-layout.js'
 import { formatFile } from './format.js'
 import { hasHouseStyle, type HouseStyle } from './house-style.js'
 import { prettierOptions } from './code-style.js'
@@ -49,6 +49,40 @@ const withFolders = (file: EmittedFile, layout: FileLayout): EmittedFile =>
     ? { ...file, content: { kind: 'text', text: renameFolders(textOf(file), layout) } }
     : file
 
+/** Files that a person has put somewhere are known by what they would be called with types. */
+const renamedIn = (
+  { renamed = {} }: FileLayout,
+  plain: ReadonlyMap<string, string>,
+): Readonly<Record<string, string>> =>
+  Object.fromEntries(
+    Object.entries(renamed).map(([from, to]) =>
+      plain.get(from) === from || !plain.has(from) ? [from, to] : [plain.get(from)!, plainPath(to)],
+    ),
+  )
+
+/** Where files go that do not stay, by their paths; `isPlain`: those with types are called otherwise in any case. */
+const planPlaces = (
+  files: readonly EmittedFile[],
+  layout: FileLayout,
+  target: TargetId,
+  isPlain: boolean,
+): { readonly places: ReadonlyMap<string, string>; readonly refused: readonly Refusal[] } => {
+  const plain = new Map(files.map(({ path }) => [path, isPlain ? plainPath(path) : path]))
+  const fixed = new Set(
+    files.flatMap(({ path, role }) => (role === 'scaffold' ? [plain.get(path)!] : [])),
+  )
+  const { moves, refused } = planMoves(
+    [...plain.values()],
+    { ...layout, renamed: renamedIn(layout, plain) },
+    (path, isAlone) =>
+      fixed.has(path) ||
+      // A project of Flutter lists the folder of its pictures, and not each of them.
+      (target === 'flutter' && isAlone && path.startsWith('assets/')),
+  )
+  const places = [...plain].map(([path, own]) => [path, moves.get(own) ?? own] as const)
+  return { places: new Map(places.filter(([from, to]) => from !== to)), refused }
+}
+
 /**
  * What a target wrote in the style of a house: without types, under other names and in other folders, formatted otherwise.
  * Takes what was emitted; returns the same files with their layers where they then stand, and what could not be done.
@@ -62,30 +96,15 @@ export const deliver = async (
   const { files, pages, components } = emitted
   if (!hasHouseStyle({ code, files: layout, script }))
     return { files, pages, components, origins: {}, notes: [] }
-  const isPlain = script === 'javascript' && target === 'react'
+  const isPlain = script === 'javascript' && TARGETS[target].hasPlainScript === true
   const scripts = isPlain ? files.map(withoutTypes) : files
-  const fixed = new Set(files.flatMap(({ path, role }) => (role === 'scaffold' ? [path] : [])))
-  const plain = isPlain ? files.map(({ path }) => [path, plainPath(path)] as const) : []
-  const plainMoves = new Map(plain.filter(([from, to]) => from !== to))
-  const { moves, refused } = planMoves(
-    files.map(({ path }) => plainMoves.get(path) ?? path),
-    { ...layout, renamed: renamedIn(layout, plainMoves) },
-    (path, isAlone) =>
-      fixed.has(path) ||
-      /^src\/main\.jsx?$/.test(path) ||
-      // A project of Flutter lists the folder of its pictures, and not each of them.
-      (target === 'flutter' && isAlone && path.startsWith('assets/')),
-  )
-  const placeOf = (path: string): string => {
-    const own = plainMoves.get(path) ?? path
-    return moves.get(own) ?? own
-  }
-  const all = new Map(
-    files.flatMap(({ path }) => (placeOf(path) === path ? [] : [[path, placeOf(path)] as const])),
-  )
+  const { places, refused } = planPlaces(files, layout, target, isPlain)
+  const placeOf = (path: string): string => places.get(path) ?? path
   const style = prettierOptions(code)
   const isStyled = Object.keys(style).length > 0
-  const moved = relocate(scripts, all).map((file) => withFolders(withSettings(file, style), layout))
+  const moved = relocate(scripts, places).map((file) =>
+    withFolders(withSettings(file, style), layout),
+  )
   const { printWidth, ...overrides } = readOptions(moved)
   const unread: Note[] = []
   const formatted = await Promise.all(
@@ -107,24 +126,13 @@ export const deliver = async (
       Object.entries(pages).map(([key, page]) => [key, { ...page, path: placeOf(page.path) }]),
     ),
     components: components.map((one) => ({ ...one, path: placeOf(one.path) })),
-    origins: Object.fromEntries([...all].map(([before, now]) => [now, before])),
+    origins: Object.fromEntries([...places].map(([before, now]) => [now, before])),
     notes: [
       ...refused.map(({ path, wanted, why }) => notes.fileNotMoved(path, wanted, why)),
       ...unread,
     ],
   }
 }
-
-/** Files that a person has put somewhere are known by what they would be called with types. */
-const renamedIn = (
-  { renamed = {} }: FileLayout,
-  plain: ReadonlyMap<string, string>,
-): Readonly<Record<string, string>> =>
-  Object.fromEntries(
-    Object.entries(renamed).map(([from, to]) =>
-      plain.has(from) ? [plain.get(from)!, plainPath(to)] : [from, to],
-    ),
-  )
 
 /** What the project's own Prettier would be set to. */
 const readOptions = (files: readonly EmittedFile[]): Readonly<Record<string, unknown>> => {

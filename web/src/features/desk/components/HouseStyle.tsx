@@ -2,6 +2,7 @@ import { useState } from 'react'
 import {
   FOLDERS,
   isSafePath,
+  TARGETS,
   type CodeStyle,
   type FileLayout,
   type Script,
@@ -215,7 +216,7 @@ export const HouseStyle = ({ onClose }: { readonly onClose: () => void }) => {
           {isDart && (
             <p className="text-sm text-soft">Dart has one way to be formatted, which is used.</p>
           )}
-          {target === 'react' && (
+          {TARGETS[target].hasPlainScript && (
             <Select
               label="Written in"
               value={script ?? 'typescript'}
