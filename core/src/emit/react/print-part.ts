@@ -6,33 +6,14 @@ import { importsOf, printImport } from './imports.js'
 import type { ComponentOptions } from '../shared/component-target.js'
 import { printBlock } from '../script/print-block.js'
 import { ownSheet } from './own-sheet.js'
+import { printPropsComment } from './props-comment.js'
 import { printReturnedJsx } from './print-jsx.js'
-import { printLooks, printMember, printNames, typeOf } from '../script/print-props.js'
+import { printLooks, printMember, printNames } from '../script/print-props.js'
 
 const PRINT_WIDTH = 80
 
 const printPropsType = (type: string, props: readonly Prop[]): Doc =>
   printBlock(`export type ${type} = {`, props.map(printMember), '};')
-
-/** The same for editors that read types in comments. */
-const printPropsComment = (type: string, props: readonly Prop[]): Doc =>
-  join(hardline, [
-    '/**',
-    ` * @typedef {object} ${type}`,
-    ...props.map((prop) => ` * @property {${typesOf(prop).join(' | ')}} ${nameInComment(prop)}`),
-    ' */',
-  ])
-
-const nameInComment = ({ name, isOptional, standard }: Prop): string =>
-  isOptional || standard !== undefined ? `[${name}]` : name
-
-/** The types a prop may have; what another file defines is said with that file. */
-const typesOf = (prop: Prop): readonly string[] =>
-  prop.kind === 'slot'
-    ? ['import("react").ReactNode']
-    : typeOf(prop).map((one) =>
-        prop.of === undefined ? one : one.replace(/^\w+Props/, `import("./${prop.of.tag}").$&`),
-      )
 
 /** The file of a component that is used in several places. */
 export const emitPart = (
