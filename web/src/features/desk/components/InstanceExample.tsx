@@ -1,20 +1,8 @@
 import { useState } from 'react'
 import { useDesk } from '../model/desk-store'
+import { excerpt } from '../model/excerpt'
 import { findThread } from '../model/threads'
 import { LayerPicture } from './LayerPicture'
-
-const MOST_LINES = 14
-
-/** Lines without the room that all of them begin with; the first begins where its code does. */
-const dedent = (code: string): string => {
-  const [first = '', ...rest] = code.split('\n')
-  const rooms = rest.filter((line) => line.trim() !== '').map((line) => line.search(/\S/))
-  const room = rooms.length === 0 ? 0 : Math.min(...rooms)
-  const lines = [first, ...rest.map((line) => line.slice(room))]
-  return lines.length <= MOST_LINES
-    ? lines.join('\n')
-    : [...lines.slice(0, MOST_LINES), '…'].join('\n')
-}
 
 /** One instance after the other: what it looks like, and the code it gives. */
 export const InstanceExample = ({ layers }: { readonly layers: readonly string[] }) => {
@@ -26,8 +14,7 @@ export const InstanceExample = ({ layers }: { readonly layers: readonly string[]
   const thread = findThread(files, rows, key)
   const content = files.find(({ path }) => path === thread?.path)?.content
   const span = thread?.spans[0]
-  const code =
-    content?.kind === 'text' && span ? dedent(content.text.slice(span.start, span.end)) : undefined
+  const code = content?.kind === 'text' && span ? excerpt(content.text, span) : undefined
   const step = (by: number): void => setAt((now) => (now + by + layers.length) % layers.length)
   return (
     <figure className="mb-3">
