@@ -80,6 +80,18 @@ test('the code of two targets stands side by side, and targets are a key press a
   await expect(beside.locator('.cm-thread').first()).toBeVisible()
   await expect(desk.code.first().locator('.cm-thread').first()).toBeVisible()
 
+  // The code of the selected layer is copied by itself, with the rules it needs.
+  await page.context().grantPermissions(['clipboard-read', 'clipboard-write'])
+  await desk.choose(/^styled by/, 'plain CSS')
+  await expect(desk.code.first()).toContainText('class="today-on-the-shore__')
+  await page.getByRole('button', { name: 'Copy layer' }).click()
+  await expect
+    .poll(() => page.evaluate(() => navigator.clipboard.readText()))
+    .toMatch(
+      /^<div class="today-on-the-shore__hero[\s\S]*\/\* CSS \*\/\n\n\.today-on-the-shore__hero/,
+    )
+  await desk.choose(/^styled by/, 'Tailwind')
+
   await page.keyboard.press('Alt+2')
   await expect(page.getByRole('button', { name: /^to / })).toContainText('React')
   await expect(desk.code.first()).toContainText('import { useRef } from "react";')

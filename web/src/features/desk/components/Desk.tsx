@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react'
 import { TARGETS, type TargetId } from '@unimorph/core'
 import { Link, useLocation, useParams } from 'react-router'
 import { Button } from '../../../shared/ui/Button'
-import { useToasts } from '../../../shared/lib/toast-store'
+import { copyText } from '../../../shared/lib/copy-text'
 import { useHome } from '../../intake'
 import { useDesk } from '../model/desk-store'
 import { useLanes } from '../model/lanes-store'
@@ -57,20 +57,8 @@ const useUndoKeys = (): void => {
 
 const CopyButton = ({ path }: { readonly path: string | undefined }) => {
   const content = useDesk((s) => s.converted?.files.find((f) => f.path === path)?.content)
-  const show = useToasts((s) => s.show)
   if (content?.kind !== 'text') return null
-  return (
-    <Button
-      onClick={() => {
-        navigator.clipboard.writeText(content.text).then(
-          () => show({ text: `${path} copied.`, tone: 'plain' }),
-          () => show({ text: 'The browser did not allow copying.', tone: 'problem' }),
-        )
-      }}
-    >
-      Copy
-    </Button>
-  )
+  return <Button onClick={() => copyText(content.text, path)}>Copy</Button>
 }
 
 /** The source text, the translation and the running result of one project, side by side. */

@@ -1,7 +1,9 @@
 import { useEffect, useMemo, useState } from 'react'
 import { isSafePath, type EmittedFile } from '@unimorph/core'
+import { copyText } from '../../../shared/lib/copy-text'
 import { NameDialog } from '../../../shared/ui/NameDialog'
 import { useDesk } from '../model/desk-store'
+import { snippetOf } from '../model/snippet'
 import { findLayerAtOffset, findThread } from '../model/threads'
 import { BesideSelect } from './BesideSelect'
 import { BesideCode } from './BesideCode'
@@ -92,8 +94,19 @@ export const Source = ({
           }}
         />
       )}
-      <div className="flex shrink-0 items-center justify-between border-b border-rule px-3 py-1 text-xs">
+      <div className="flex shrink-0 items-center gap-2 border-b border-rule px-3 py-1 text-xs">
         <BesideSelect />
+        <span className="flex-1" />
+        {thread && (
+          <button
+            type="button"
+            title="Copy the code of the selected layer, with its rules"
+            className="h-6 rounded-sm border border-rule bg-sheet px-2 hover:border-ink"
+            onClick={() => copyText(snippetOf(files, thread.path, thread.spans[0]!), 'The layer')}
+          >
+            Copy layer
+          </button>
+        )}
         <HouseStyleButton />
       </div>
       <div className="flex min-h-0 flex-1 flex-col @2xl:flex-row">

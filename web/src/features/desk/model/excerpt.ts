@@ -1,3 +1,5 @@
+import { dedent } from './snippet'
+
 /** More lines are not read at a glance. */
 const MOST_LINES = 14
 
@@ -8,10 +10,7 @@ type Stretch = { readonly start: number; readonly end: number }
  * code does; what is too long ends in an ellipsis.
  */
 export const excerpt = (text: string, { start, end }: Stretch): string => {
-  const [first = '', ...rest] = text.slice(start, end).split('\n')
-  const rooms = rest.filter((line) => line.trim() !== '').map((line) => line.search(/\S/))
-  const room = rooms.length === 0 ? 0 : Math.min(...rooms)
-  const lines = [first, ...rest.map((line) => line.slice(room))]
+  const lines = dedent(text.slice(start, end)).split('\n')
   return lines.length <= MOST_LINES
     ? lines.join('\n')
     : [...lines.slice(0, MOST_LINES), '…'].join('\n')
