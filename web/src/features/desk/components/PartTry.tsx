@@ -1,5 +1,5 @@
 import type { EmittedComponent, Prop } from '@unimorph/core'
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
+import { useCallback, useLayoutEffect, useMemo, useRef, useState } from 'react'
 import type { Converted } from '../../../engine/protocol'
 import { Button } from '../../../shared/ui/Button'
 import { Modal } from '../../../shared/ui/Modal'
@@ -103,7 +103,8 @@ export const PartTry = ({ component, nameOf, onClose }: Props) => {
     [converted],
   )
 
-  useEffect(() => {
+  // The frame speaks once: who listens must do so before it can load.
+  useLayoutEffect(() => {
     const { current } = frame
     if (!current || !converted || !bundle) return
     const send = (message: object): void => current.contentWindow?.postMessage(message, '*')

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react'
+import { useEffect, useLayoutEffect, useRef, useState } from 'react'
 import { useDesk } from '../model/desk-store'
 import { useForms } from '../model/forms-store'
 import { toCodeKeys, toShownKey, useWidths } from '../model/widths-store'
@@ -43,13 +43,16 @@ export const ResultPane = ({ html, width, height, scale, picks, isStale }: Props
   )
   useEffect(() => post({ kind: 'picks', picks }), [picks])
 
-  useEffect(() => {
+  // The frame says that it is ready once: who listens must do so before it can load.
+  useLayoutEffect(() => {
     const receive = ({ source, data }: MessageEvent<Message | undefined>): void => {
       if (source !== frame.current?.contentWindow || typeof data !== 'object' || data === null)
         return
       const { select, converted, showScreen } = useDesk.getState()
       const showPage = (isPage: (page: { path: string; route: string }) => boolean): void => {
-        const found = Object.entries(converted?.pages ?? {}).find(([, page]) => isPage(page))
+        const found = Object.entries(converted?.preview.pages ?? {}).find(([, page]) =>
+          isPage(page),
+        )
         if (found) showScreen(found[0])
       }
       switch (data.kind) {
