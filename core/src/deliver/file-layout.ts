@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { separateWords } from '../text/names.js'
+import { capitalise, separateWords } from '../text/names.js'
 
 /** A part of a path that stays inside its folder and means the same on all systems. */
 const SEGMENT = /^(?!\.{1,2}$)[A-Za-z0-9_@()[\]-][A-Za-z0-9_.@()[\]-]*$/
@@ -63,7 +63,7 @@ const spell = (stem: string, names: FileNames): string => {
   const joined = separateWords(stem, '-').replace(/-(\w)/g, (_, letter: string) =>
     letter.toUpperCase(),
   )
-  return names === 'camel' ? joined : joined.charAt(0).toUpperCase() + joined.slice(1)
+  return names === 'camel' ? joined : capitalise(joined)
 }
 
 /** `src/components/TideTable.module.css` → `src/ui/tide-table.module.css` */
@@ -100,9 +100,8 @@ export type Moves = {
 }
 
 /**
- * Where files go. Takes the paths as they are and which of them other tools look for by name, or in their folder, so that they
- * cannot go anywhere alone; no two files end up in one
- * place, whatever case their letters have.
+ * Where files go. Takes the paths as they are, and which of them stay: those that other tools look for by name, or in their
+ * folder, so that they cannot go anywhere alone. No two files end up in one place, whatever case their letters have.
  */
 export const planMoves = (
   paths: readonly string[],

@@ -17,6 +17,7 @@ import {
   readDesign,
   readFiles,
   resolveInstances,
+  stylingIn,
   stylingNotes,
   suggestGlossary,
   summarise,
@@ -182,15 +183,17 @@ const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
     }
   }
   const translated = translate(project.value, target)
-  const { emit } = TARGETS[target]
+  const { emit, stylings, hasPlainScript } = TARGETS[target]
   const { script, prefix, units } = house
   const { emitted, delivered, css: compiled } = await deliverAs(translated.project, request)
   // All stylings but Tailwind say the same, and run here by one sheet for all components.
   const shown = styling === 'tailwind' ? 'tailwind' : 'css'
-  const plain =
-    styling === shown && script !== 'javascript'
-      ? emitted
-      : emit(translated.project, { marks: false, styling: shown, prefix, units })
+  const isShown =
+    stylingIn(stylings, styling) === stylingIn(stylings, shown) &&
+    !(script === 'javascript' && hasPlainScript)
+  const plain = isShown
+    ? emitted
+    : emit(translated.project, { marks: false, styling: shown, prefix, units })
   const marked = emit(translated.project, { marks: true, styling: shown, units })
   const css = (plain === emitted ? compiled : undefined) ?? (await compile(plain))
   // Classes of our own are named by the components they are in, which are others in the preview.

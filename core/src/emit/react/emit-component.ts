@@ -106,31 +106,31 @@ const print = ({ name, takesRef, imports, lists, statements, markup }: Parts): D
 /** Writes one component: its imports, its code and its markup. */
 export const writeUnit = (built: BuiltUnit, options: ComponentOptions): EmittedFile[] => {
   const { project, plan, helpers } = options
-  const { unit, own: code } = built
+  const { unit, own } = built
   const folder = folderOf(unit)
   const { markup: whole, lists, isDialog: takesRef, sheet } = finishUnit(built, options)
   const path = `src/${folder}/${unit.name}`
-  const own = ownSheet(path, sheet, options.styling)
+  const beside = ownSheet(path, sheet, options.styling)
   const markup = unit.kind === 'screen' ? withHead(whole, unit.page, project) : whole
-  for (const helper of code.helpers) helpers.add(helper)
+  for (const helper of own.helpers) helpers.add(helper)
   const imports: Import[] = [
-    ...together(hooksOf(code.statements), 'react'),
+    ...together(hooksOf(own.statements), 'react'),
     ...(takesRef ? [{ names: '{ Ref }', from: 'react', isType: true }] : []),
     ...importsOf(markup, lists, {
       plan,
       folder,
       helpers,
-      router: code.navigates ? ['useNavigate'] : [],
-      own: code.helpers,
-      forms: code.forms,
+      router: own.navigates ? ['useNavigate'] : [],
+      own: own.helpers,
+      forms: own.forms,
     }),
-    ...own.imports,
+    ...beside.imports,
   ]
   const statements = [
-    ...(code.navigates ? ['const navigate = useNavigate();'] : []),
-    ...code.statements.map(printStatement),
+    ...(own.navigates ? ['const navigate = useNavigate();'] : []),
+    ...own.statements.map(printStatement),
   ]
   const parts = { name: unit.name, takesRef, imports, lists, statements, markup }
   const printed = printDocument(print(parts), PRINT_WIDTH)
-  return [textFile(`${path}.tsx`, printed.text, printed.spans), ...own.files]
+  return [textFile(`${path}.tsx`, printed.text, printed.spans), ...beside.files]
 }
