@@ -41,6 +41,9 @@ const LEAST_WEIGHT = 3
 const LEAST_ENTRY_WEIGHT = 2
 const LEAST_ENTRIES = 5
 const LEAST_RUN = 3
+/** A button is a component even where it is small. */
+const LEAST_BUTTON_WEIGHT = 2
+const LEAST_BUTTONS = 3
 /** What a use and a component cost beside the elements they are made of, in elements. */
 const USE_COST = 0.8
 const COMPONENT_COST = 2
@@ -132,6 +135,19 @@ const isEntry = ({ node, parents }: Place): boolean =>
   node.children.every((child) => 'link' in child && child.link !== undefined) &&
   parents.some((parent) => parent.type === 'box' && parent.role === 'navigation')
 
+const isButton = ({ node }: Place): boolean => node.role === 'button'
+
+/** How little a thing may be made of, to be a component. */
+const leastWeight = (place: Place): number =>
+  isEntry(place) ? LEAST_ENTRY_WEIGHT : isButton(place) ? LEAST_BUTTON_WEIGHT : LEAST_WEIGHT
+
+/** Whether some things that are alike are worth a component. */
+const areWorth = (places: readonly Place[], weight: number): boolean => {
+  if (weight < LEAST_WEIGHT && places.every(isButton)) return places.length >= LEAST_BUTTONS
+  const isLarge = weight >= LEAST_WEIGHT || (places.length >= LEAST_ENTRIES && !areRuns(places))
+  return places.length > 1 && isLarge && savedBy({ places, weight }) > 0
+}
+
 /** Whether things stand beside others of them, each in a run that a list can be made of. */
 const areRuns = (places: readonly Place[]): boolean => {
   const nodes = new Set<UiNode>(places.map(({ node }) => node))
@@ -177,8 +193,7 @@ const groupAlike = (
     const ruling = rulings[place.node.layer]
     if (isBound) continue
     const isSaid = ruling?.as === 'part' || ruling?.of !== undefined
-    const least = isEntry(place) ? LEAST_ENTRY_WEIGHT : LEAST_WEIGHT
-    if (!isSaid && (weight < least || !hasText)) continue
+    if (!isSaid && (weight < leastWeight(place) || !hasText)) continue
     add(groups, groupOf(place), place)
     add(asFound, String(whole), place)
   }
@@ -190,16 +205,12 @@ const groupAlike = (
     const before = (asFound.get(key) ?? []).filter(isOuter)
     const whole = before.length > all.length ? before : all
     const weight = weightOf(whole)
-    const isWorth =
-      whole.length > 1 &&
-      savedBy({ places: whole, weight }) > 0 &&
-      (weight >= LEAST_WEIGHT || (whole.length >= LEAST_ENTRIES && !areRuns(whole)))
     const own = all.filter(({ node }) => rulings[node.layer]?.as !== 'none')
     const isSaid = own.some(({ node }) => {
       const ruling = rulings[node.layer]
       return ruling?.as === 'part' || (ruling?.of !== undefined && ruling.as !== 'none')
     })
-    if (!isSaid && (own.length < 2 || !isWorth)) return []
+    if (!isSaid && (own.length < 2 || !areWorth(whole, weight))) return []
     return [{ places: own, origin: { kind: isSaid ? 'said' : 'found' }, weight: weightOf(own) }]
   })
 }

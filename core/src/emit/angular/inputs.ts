@@ -27,6 +27,11 @@ export const typeOfInput = (
   self?: string,
 ): InputType => {
   const owner = findOwner(tag, name, parts)
+  const isList = parts.get(tag)?.props.some((one) => one.name === name && one.kind === 'list')
+  if (isList && owner && owner.prop.kind !== 'list') {
+    const one = typeOfInput(owner.tag, owner.prop.name, parts, from, self)
+    return { ...one, name: /\W/.test(one.name) ? `(${one.name})[]` : `${one.name}[]` }
+  }
   if (owner?.prop.type !== undefined) return { name: owner.prop.type, imports: [] }
   if (owner?.prop.only) return { name: owner.prop.only.map(quoteString).join(' | '), imports: [] }
   if (owner?.prop.kind === 'list') return { name: 'string[]', imports: [] }

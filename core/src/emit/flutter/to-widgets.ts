@@ -8,6 +8,7 @@ import {
   type MarkupNode,
 } from '../shared/markup.js'
 import type { PartComponent, Prop } from '../shared/prop.js'
+import { findOwner } from '../shared/prop-owner.js'
 import { affected, arranged, boxed, held, placed, type Said } from './boxes.js'
 import {
   attributeOf,
@@ -188,10 +189,12 @@ const textValue = (
   prop: Prop | undefined,
   part: PartComponent,
   context: WidgetContext,
-): string =>
-  prop?.kind === 'choice'
-    ? `${context.choiceType(`${part.tag}.${prop.name}`)}.${dartName(value)}`
+): string => {
+  const owner = prop && findOwner(part.tag, prop.name, context.parts)
+  return owner?.prop.kind === 'choice'
+    ? `${context.choiceType(`${owner.tag}.${owner.prop.name}`)}.${dartName(value)}`
     : quoteDart(value)
+}
 
 const useOf = (element: MarkupElement, part: PartComponent, context: WidgetContext): Dart => {
   const said = saidOf(element, context)
@@ -199,8 +202,6 @@ const useOf = (element: MarkupElement, part: PartComponent, context: WidgetConte
     element.attributes.flatMap((one): [string, string | Dart][] => {
       if (isClass(one)) return []
       if (one.kind === 'markup') return [[dartName(one.name), itemOf(one.nodes[0]!, context)]]
-      if (one.kind === 'list')
-        return [[dartName(one.name), list(one.texts.map((own) => raw(quoteDart(own))))]]
       if (one.kind === 'spread') {
         const given = context.lists.find(({ item }) => item === one.code)
         return (given?.fields ?? []).map(({ name }) => [
@@ -209,6 +210,10 @@ const useOf = (element: MarkupElement, part: PartComponent, context: WidgetConte
         ])
       }
       const prop = part.props.find(({ name }) => name === one.name)
+      if (one.kind === 'list') {
+        const values = one.texts.map((own) => raw(textValue(own, prop, part, context)))
+        return [[dartName(one.name), list(values)]]
+      }
       return [[dartName(one.name), propValue(one, prop, part, context)]]
     }),
   )

@@ -270,10 +270,9 @@ const propType = (
   if (owner.prop.type !== undefined) return owner.prop.type
   if (owner.prop.kind === 'flag') return 'bool'
   if (owner.prop.kind === 'slot') return 'Widget'
-  if (owner.prop.kind === 'list') return 'List<String>'
-  return owner.prop.kind === 'choice'
-    ? context.choiceType(`${owner.tag}.${owner.prop.name}`)
-    : 'String'
+  const one =
+    owner.prop.kind === 'choice' ? context.choiceType(`${owner.tag}.${owner.prop.name}`) : 'String'
+  return prop.kind === 'list' ? `List<${one}>` : one
 }
 
 /** The component that is used in several places. */

@@ -9,7 +9,8 @@ import { quoteString } from './quote-string.js'
 export const typeOf = ({ kind, of, type, only, options = [] }: Prop): readonly string[] => {
   if (type !== undefined) return type.split(' | ')
   if (only) return only.map(quoteString)
-  if (of) return [`${of.tag}Props[${quoteString(of.prop)}]`]
+  const many = kind === 'list' ? '[]' : ''
+  if (of) return [`${of.tag}Props[${quoteString(of.prop)}]${many}`]
   if (kind === 'flag') return ['boolean']
   if (kind === 'slot') return ['ReactNode']
   if (kind === 'list') return ['string[]']

@@ -3,6 +3,7 @@ import { toPascal, UniqueNames } from '../../text/names.js'
 import { rootsOf, type UiAsset, type UiNode } from '../../ui/nodes.js'
 import type { UiProject } from '../../ui/index.js'
 import { text, type Attribute, type MarkupElement } from './markup.js'
+import { tidyShapes } from './tidy-shapes.js'
 
 /** A small drawing that is decoration: written into the page where it stands. */
 export type Icon = {
@@ -62,7 +63,7 @@ const readShapes = (drawing: string): Omit<Icon, 'name'> | undefined => {
   parser.on('text', (content) => (isPlain &&= content.trim() === ''))
   parser.write(svg).close()
   if (!isPlain || !root || viewBox === '') return undefined
-  return { viewBox, shapes: root.children.flatMap(unwrap) }
+  return { viewBox, shapes: tidyShapes(root.children.flatMap(unwrap)) }
 }
 
 /** The assets that are shown in another way than as decoration. */

@@ -13,7 +13,8 @@ import {
 import type { Varying } from './looks.js'
 import type { Prop, PropValue } from './prop.js'
 import { ATTRIBUTE_NAMES, FLAG_NAMES, nameOfWords, PropNames } from './prop-names.js'
-import { placesIn, wordsOf, type PlaceOptions } from './part-places.js'
+import type { Items } from './part-items.js'
+import { placesIn, type PlaceOptions } from './part-places.js'
 import { classesOf, type Overlay } from './unify.js'
 
 /** Code in attributes that means the same wherever it stands. */
@@ -101,7 +102,7 @@ export class Template {
     const attributes = this.attributes(elements, name, isRoot)
     const isInline = model.content === 'text'
     const children = placesIn(own, this.places).map((place): MarkupNode => {
-      if (place.kind === 'items') return this.list(place.columns)
+      if (place.kind === 'items') return this.list(place.items)
       if (place.kind === 'slot') return this.slot(place.cells, isInline)
       const child = place.own
       const isEverywhere = child.cells.every((cell, i) => cell !== undefined || !elements[i])
@@ -115,28 +116,20 @@ export class Template {
     return { ...rest, attributes, children }
   }
 
-  /** Several texts, each in an element of its own: a loop over what is given. */
-  private list(columns: readonly Overlay[]): MarkupNode {
+  /** Several texts, each in an item of its own: a loop over what is given. */
+  private list({ texts, of, template }: Items): MarkupNode {
     if (this.fields.length >= MOST_PROPS) throw new NotOne()
-    const count = columns[0]!.cells.length
-    const texts = Array.from({ length: count }, (_, row) =>
-      columns.flatMap(({ cells }) => (cells[row] ? [wordsOf(cells[row])] : [])),
-    )
-    const items = columns.flatMap(({ cells }) =>
-      cells.flatMap((cell) => cell ?? []),
-    ) as MarkupElement[]
-    const model = items.reduce((a, b) => (classesOf(b).length > classesOf(a).length ? b : a))
     const named = this.names.take('items')
     const item = this.names.take('item').name
-    this.fields.push({ ...named, kind: 'list', values: texts.map((own) => own.join('\n')), texts })
+    const values = texts.map((own) => own.join('\n'))
+    this.fields.push({ ...named, kind: 'list', values, texts, ...(of ? { of } : {}) })
     const areDistinct = texts.every((own) => new Set(own).size === own.length)
-    const { layer: _layer, ...rest } = model
     return {
       kind: 'loop',
       list: named.name,
       item,
       key: areDistinct ? item : undefined,
-      template: { ...rest, children: [{ kind: 'expression', code: item }] },
+      template: template(item),
     }
   }
 
