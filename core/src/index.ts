@@ -78,6 +78,7 @@ export { isStylingId, stylingIn, STYLINGS, type StylingId } from './emit/styling
 export { isTargetId, TARGET_IDS, TARGETS, type TargetId } from './emit/index.js'
 export type { EmittedFile } from './emit/shared/emitted-file.js'
 export { toKebab } from './text/names.js'
+export { saysNumber } from './text/says-number.js'
 export type { Span } from './emit/shared/print-document.js'
 export { compileStyles } from './emit/styling/tailwind/compile.js'
 export { codeOfTokens, type TokenCode } from './emit/styling/tailwind/token-names.js'

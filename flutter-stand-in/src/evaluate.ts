@@ -41,6 +41,15 @@ export const unquote = (source: string): string =>
       return ESCAPES[sign as string] ?? (sign as string)
     })
 
+/** A string with the values of the names in it, as `'$count'` has one. */
+const fillIn = (source: string, valueOf: (name: string) => Value): string =>
+  source.replace(/\\[\s\S]|\$([A-Za-z_]\w*)/g, (all, name: string | undefined) => {
+    if (name === undefined) return all
+    const value = valueOf(name)
+    if (typeof value !== 'number') throw new Error(`Only numbers are put into texts, not $${name}`)
+    return String(value)
+  })
+
 const isTrue = (value: Value): boolean => value === true
 
 /** Where a name has a value: in the scope or one around it. */
@@ -255,7 +264,7 @@ export class Evaluator {
       case 'hex_integer_literal':
         return Number(node.text)
       case 'string_literal':
-        return unquote(textOf(node))
+        return unquote(fillIn(textOf(node), (name) => lookUp(name, scope)?.value ?? null))
       case 'true':
         return true
       case 'false':

@@ -211,6 +211,11 @@ describe('code', () => {
     expect(wordsIn(lay(widget, before))).toEqual(['calm', 'LOW SALTERN'])
   })
 
+  test('writes numbers into texts', () => {
+    const program = build("Column(children: [for (final count in [3, 4]) Text('$count')])")
+    expect(wordsIn(createStage(program, 400).layout.lay(TIDE, LOOSE, ''))).toEqual(['3', '4'])
+  })
+
   test('of a widget it does not know is said, with where it stands', () => {
     expect(() => lay('Padding(padding: EdgeInsets.zero, child: Carousel())')).toThrow(
       'The widget "Carousel" is not known.',

@@ -5,8 +5,8 @@ export const propRulingSchema = z.strictObject({
   name: z.string().min(1).max(40).optional(),
   /** It must be given; false: it may be left out. */
   isRequired: z.boolean().optional(),
-  /** Of words: whether any may be given, or only those that are. */
-  type: z.enum(['text', 'choice']).optional(),
+  /** Of words: whether any may be given, only those that are, or numbers. */
+  type: z.enum(['text', 'choice', 'number']).optional(),
   /** What it is where nothing is given. */
   standard: z.union([z.string().max(500), z.boolean()]).optional(),
 })

@@ -90,11 +90,11 @@ export const nativeAttributes = (
   }
 }
 
-/** What a component is given, by the name of its input. `standard`: what it has where nothing is said. */
+/** What a component is given, by the name of its input. `prop`: what is known of that. */
 export const inputAttribute = (
   attribute: Attribute,
   scope: Scope,
-  standard?: string | boolean,
+  { kind, standard }: Partial<Pick<Prop, 'kind' | 'standard'>> = {},
 ): Attribute => {
   const { name } = attribute
   if (attribute.kind === 'text') {
@@ -106,7 +106,8 @@ export const inputAttribute = (
   // Nothing, when it is said, is not the same as saying nothing.
   const isSure = standard === undefined || isAlwaysThere(attribute.code, scope)
   if (isSure) return code(`[${name}]`, value)
-  const other = typeof standard === 'string' ? quoteInAttribute(standard) : String(standard)
+  const isText = typeof standard === 'string' && kind !== 'number'
+  const other = isText ? quoteInAttribute(standard) : String(standard)
   return code(`[${name}]`, `${value} ?? ${other}`)
 }
 

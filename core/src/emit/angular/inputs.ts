@@ -36,6 +36,7 @@ export const typeOfInput = (
   if (owner?.prop.only) return { name: owner.prop.only.map(quoteString).join(' | '), imports: [] }
   if (owner?.prop.kind === 'list') return { name: 'string[]', imports: [] }
   if (owner?.prop.kind === 'flag') return { name: 'boolean', imports: [] }
+  if (owner?.prop.kind === 'number') return { name: 'number', imports: [] }
   if (owner?.prop.kind !== 'choice') return { name: 'string', imports: [] }
   const type = choiceTypeOf(owner)
   if (owner.tag === self) return { name: type, imports: [] }
@@ -64,6 +65,7 @@ export const printInput = (prop: Prop, type: string): Doc => {
   if (kind === 'flag') return `${head} input(${String(standard ?? false)});`
   if (!isOptional) return `${head} input.required<${type}>();`
   if (standard === undefined) return `${head} input<${type}>();`
+  if (kind === 'number') return `${head} input(${String(standard)});`
   const of = kind === 'choice' || type !== 'string' ? `<${type}>` : ''
   const value = quoteString(String(standard))
   // Prettier keeps a call with a long argument beside its name, and one with a short argument together.

@@ -115,7 +115,7 @@ const useOf = (
     if (one.kind === 'list')
       return { ...one, name: `[${one.name}]`, texts: one.texts.map(quoteInAttribute) }
     const prop = part.props.find(({ name }) => name === one.name)
-    return inputAttribute(one, scope, prop?.standard)
+    return inputAttribute(one, scope, prop)
   })
   const mark = kind === 'attribute' ? [text(attributeOf(part.tag), '')] : []
   return { ...element, tag, attributes: [...mark, ...attributes], children: shown }

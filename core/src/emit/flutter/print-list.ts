@@ -11,6 +11,7 @@ const typeOf = (list: DataList, i: number, parts: Parts, context: WidgetContext)
   if (field.type !== undefined) return field.type
   const as = givenAs(list, field)
   const owner = as && findOwner(as.tag, as.prop, parts)
+  if (owner?.prop.kind === 'number') return 'num'
   if (owner?.prop.kind === 'choice') return context.choiceType(`${owner.tag}.${owner.prop.name}`)
   return field.kind === 'flag' || owner?.prop.kind === 'flag' ? 'bool' : 'String'
 }
@@ -25,7 +26,7 @@ export const printList = (data: DataList, parts: Parts, context: WidgetContext):
     if (value === undefined) return 'null'
     if (typeof value === 'boolean') return String(value)
     const own = types[i]!
-    if (own === 'bool') return value
+    if (own === 'bool' || own === 'num') return value
     if (data.fields[i]!.type !== undefined) return value
     return own === 'String' ? quoteDart(value) : `${own}.${dartName(value)}`
   }

@@ -1,6 +1,6 @@
 import type { MarkupElement, MarkupNode } from '../shared/markup.js'
 import type { Said } from './boxes.js'
-import { readText, saidOf, textOf, wordsOf, type WidgetContext } from './context.js'
+import { readCode, readText, saidOf, textOf, wordsOf, type WidgetContext } from './context.js'
 import { call, list, quoteDart, raw, type Dart } from './dart.js'
 import type { SlotValue } from './tokens.js'
 import { dartOf, isEver, type ValueContext } from './values-of.js'
@@ -61,6 +61,9 @@ const stringOf = (node: MarkupNode, said: Said, context: WidgetContext): string 
   if (node.kind === 'text') return quoteDart(cased(node.text, said))
   if (node.kind !== 'expression') return undefined
   const change = sameOf(said.get('case'))
+  if (context.props.get(node.code)?.kind === 'number') {
+    return `'$${readCode(node.code, context)}'`
+  }
   const code = readText(node.code, context)
   if (change !== 'upper') return code
   return code.includes('??') ? `(${code}).toUpperCase()` : `${code}.toUpperCase()`

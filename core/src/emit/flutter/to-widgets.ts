@@ -191,6 +191,7 @@ const textValue = (
   context: WidgetContext,
 ): string => {
   const owner = prop && findOwner(part.tag, prop.name, context.parts)
+  if (owner?.prop.kind === 'number') return value
   return owner?.prop.kind === 'choice'
     ? `${context.choiceType(`${owner.tag}.${owner.prop.name}`)}.${dartName(value)}`
     : quoteDart(value)

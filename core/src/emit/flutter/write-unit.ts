@@ -269,6 +269,7 @@ const propType = (
   const owner = findOwner(tag, prop.name, options.parts) ?? { tag, prop }
   if (owner.prop.type !== undefined) return owner.prop.type
   if (owner.prop.kind === 'flag') return 'bool'
+  if (owner.prop.kind === 'number') return 'num'
   if (owner.prop.kind === 'slot') return 'Widget'
   const one =
     owner.prop.kind === 'choice' ? context.choiceType(`${owner.tag}.${owner.prop.name}`) : 'String'
@@ -296,9 +297,11 @@ export const writePart = (part: PartComponent, options: FlutterOptions): Emitted
         ? String(standard ?? false)
         : standard === undefined
           ? undefined
-          : type === 'String'
-            ? quoteDart(String(standard))
-            : `${type}.${dartName(String(standard))}`
+          : kind === 'number'
+            ? String(standard)
+            : type === 'String'
+              ? quoteDart(String(standard))
+              : `${type}.${dartName(String(standard))}`
     const isNull = isOptional && value === undefined
     return {
       line:

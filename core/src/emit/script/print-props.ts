@@ -12,6 +12,7 @@ export const typeOf = ({ kind, of, type, only, options = [] }: Prop): readonly s
   const many = kind === 'list' ? '[]' : ''
   if (of) return [`${of.tag}Props[${quoteString(of.prop)}]${many}`]
   if (kind === 'flag') return ['boolean']
+  if (kind === 'number') return ['number']
   if (kind === 'slot') return ['ReactNode']
   if (kind === 'list') return ['string[]']
   return kind === 'choice' ? options.map(quoteString) : ['string']
@@ -28,7 +29,8 @@ export const printMember = (prop: Prop): Doc => {
 
 export const defaultOf = ({ kind, standard }: Prop): string => {
   if (standard === undefined || standard === false) return ''
-  return kind === 'flag' ? ' = true' : ` = ${quoteString(String(standard))}`
+  if (kind === 'flag') return ' = true'
+  return ` = ${kind === 'number' ? String(standard) : quoteString(String(standard))}`
 }
 
 /** What each choice adds, as a constant: by the place where there are several. */

@@ -101,6 +101,39 @@ test('of words a person says that only those used may be given', () => {
   expect(emit(ALIKE, 'angular', [said]).code).toContain(`input.required<"Low" | "High">()`)
 })
 
+test.each([
+  ['react', /count: number;/, /count: 1\b/, /\{count\}/],
+  ['vue', /count: number;/, /count: 1\b/, /\{\{ count \}\}/],
+  ['angular', /count = input\.required<number>\(\)/, /count: 1\b/, /\{\{ count\(\) \}\}/],
+  ['flutter', /final num count;/, /count: 1\b/, /'\$count'/],
+] as const)(
+  'words that are numbers are given as such where a person says so: %s',
+  (target, ...code) => {
+    const [found] = emit(ALIKE, target).components
+    const number = found!.props.find((_, i) =>
+      found!.uses.every(({ values }, at) => values[i] === `${at}`),
+    )!
+    const said: Edit = {
+      kind: 'set-part',
+      layers: ['card-0'],
+      props: { [number.id]: { type: 'number', name: 'count' } },
+    }
+    const made = emit(ALIKE, target, [said])
+    for (const line of code) expect(made.code).toMatch(line)
+  },
+)
+
+test('words of which some are no numbers stay words', () => {
+  const [found] = emit(ALIKE, 'react').components
+  const props = Object.fromEntries(found!.props.map(({ id }) => [id, { type: 'number' } as const]))
+  const said: Edit = { kind: 'set-part', layers: ['card-0'], props }
+  const typed = emit(ALIKE, 'react', [said]).components[0]!
+  const numbers = typed.props.flatMap(({ kind }, i) =>
+    kind === 'number' ? typed.uses.map(({ values }) => values[i]) : [],
+  )
+  expect(numbers).toEqual(['0', '1', '2'])
+})
+
 test('classes of what is shown in a slot have rules of their own in plain style sheets', () => {
   const page = frame(
     'page',

@@ -1,7 +1,15 @@
 import type { PartRuling } from '../../design/part.js'
+import { saysNumber } from '../../text/says-number.js'
 import type { UiPart } from '../../ui/nodes.js'
 import { describeLooks, type Looks } from './looks.js'
-import { code, text, type Attribute, type MarkupElement, type MarkupNode } from './markup.js'
+import {
+  code,
+  mapAttributes,
+  text,
+  type Attribute,
+  type MarkupElement,
+  type MarkupNode,
+} from './markup.js'
 import type { PartOptions } from './part-options.js'
 import { NotOne, Template, textsIn, type Field } from './part-template.js'
 import type { PartComponent, Prop, PropValue } from './prop.js'
@@ -35,6 +43,7 @@ const asAttribute = (prop: Prop, value: PropValue): Attribute[] => {
   if ((value ?? false) === prop.standard) return []
   switch (prop.kind) {
     case 'code':
+    case 'number':
       return [code(prop.name, String(value))]
     case 'flag':
       return [code(prop.name, String(value ?? false))]
@@ -56,18 +65,39 @@ const attributesOf = ({ prop, values, shown, texts }: Given, at: number): readon
   return node ? [{ name: prop.name, kind: 'markup', nodes: [node] }] : []
 }
 
-/** Words of which a person has said that no others may be given. */
-const asTyped = (given: Given, type: 'text' | 'choice' | undefined): Given => {
+const isAttribute = (name: string, markup: MarkupNode): boolean => {
+  let isOne = false
+  mapAttributes(markup, (one) => {
+    isOne ||= one.kind === 'code' && one.code === name
+    return one
+  })
+  return isOne
+}
+
+/** Whether what is given may be numbers: words that are shown, and numbers for every instance. */
+const mayBeNumbers = ({ prop, values }: Given, markup: MarkupNode): boolean =>
+  values.every(saysNumber) && !isAttribute(prop.name, markup)
+
+/** Words of which a person has said that no others may be given, or that they are numbers. */
+const asTyped = (
+  given: Given,
+  type: 'text' | 'choice' | 'number' | undefined,
+  markup: MarkupNode,
+): Given => {
   const { prop, values } = given
-  if (type !== 'choice' || prop.kind !== 'text' || prop.of || prop.type !== undefined) return given
+  if (prop.kind !== 'text' || prop.of || prop.type !== undefined) return given
+  if (type === 'number' && mayBeNumbers(given, markup)) {
+    return { ...given, prop: { ...prop, kind: 'number' } }
+  }
+  if (type !== 'choice') return given
   const only = [...new Set(values)].filter((value) => typeof value === 'string')
   return { ...given, prop: { ...prop, only } }
 }
 
 /** A prop as a person has said it is; what cannot be, as it was found. */
-const asSaid = (own: Given, said: PartRuling['props'] = {}): Given => {
+const asSaid = (own: Given, said: PartRuling['props'] = {}, markup: MarkupNode): Given => {
   const ruling = said[own.prop.id]
-  const given = asTyped(own, ruling?.type)
+  const given = asTyped(own, ruling?.type, markup)
   const { prop, values } = given
   if (!ruling || prop.kind === 'slot' || prop.kind === 'list') return given
   const { isRequired, standard } = ruling
@@ -79,7 +109,9 @@ const asSaid = (own: Given, said: PartRuling['props'] = {}): Given => {
   const fits =
     prop.kind === 'choice'
       ? prop.options?.includes(String(standard)) === true
-      : typeof standard === (prop.kind === 'flag' ? 'boolean' : 'string') && prop.kind !== 'code'
+      : typeof standard === (prop.kind === 'flag' ? 'boolean' : 'string') &&
+        prop.kind !== 'code' &&
+        (prop.kind !== 'number' || saysNumber(standard))
   const otherwise = standard !== undefined && fits ? standard : found
   const isOptional = prop.isOptional || otherwise !== undefined || isRequired === false
   const more = otherwise === undefined ? {} : { standard: otherwise }
@@ -154,7 +186,7 @@ const makeComponent = (
     values: placing,
   }
   const all = [
-    ...[...given, ...choices].map((one) => asSaid(one, part.props)),
+    ...[...given, ...choices].map((one) => asSaid(one, part.props, markup)),
     ...(isPlaced ? [placed] : []),
   ]
   const tag = options.tagOf(part, suffix)

@@ -7,7 +7,7 @@ export type Prop = {
   readonly id: string
   readonly name: string
   /** `slot`: something that is shown; `list`: several texts. */
-  readonly kind: 'text' | 'code' | 'flag' | 'choice' | 'classes' | 'slot' | 'list'
+  readonly kind: 'text' | 'number' | 'code' | 'flag' | 'choice' | 'classes' | 'slot' | 'list'
   /** Of a choice: what may be chosen. */
   readonly options?: readonly string[]
   /** Of a text: the only ones that may be given, where a person has said so. */

@@ -1,4 +1,4 @@
-import type { EmittedComponent, UiPart } from '@unimorph/core'
+import { saysNumber, type EmittedComponent, type UiPart } from '@unimorph/core'
 import { useState } from 'react'
 import type { LayerRow } from '../../../engine/protocol'
 import { Button } from '../../../shared/ui/Button'
@@ -49,6 +49,7 @@ const Properties = ({ part, component, onTry }: PropertiesProps) => {
             part={part}
             prop={prop}
             isLacking={isLacking(i)}
+            mayBeNumber={component.uses.every(({ values }) => saysNumber(values[i]))}
           />
         ))}
         {component.props.length === 0 && (

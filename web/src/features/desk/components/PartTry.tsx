@@ -25,6 +25,19 @@ type ControlProps = {
 /** What one prop is given, by what may be given. */
 const Control = ({ prop, value, pictures, onChange }: ControlProps) => {
   const { kind, options = [], standard } = prop
+  if (typeof value === 'number') {
+    return (
+      <input
+        type="number"
+        step="any"
+        className={FIELD}
+        value={value}
+        onChange={({ target: { valueAsNumber } }) =>
+          onChange(Number.isNaN(valueAsNumber) ? 0 : valueAsNumber)
+        }
+      />
+    )
+  }
   switch (kind) {
     case 'flag':
       return (
@@ -69,6 +82,7 @@ const Control = ({ prop, value, pictures, onChange }: ControlProps) => {
       )
     case 'slot':
       return null
+    case 'number':
     case 'text':
     case 'classes':
       return (

@@ -2,12 +2,14 @@ import type { Prop, UiPart } from '@unimorph/core'
 import { useState } from 'react'
 import { useDesk } from '../model/desk-store'
 
-const typeOf = ({ kind, options = [] }: Prop): string => {
+const typeOf = ({ kind, of, options = [] }: Prop): string => {
   if (kind === 'flag') return 'yes or no'
   if (kind === 'choice') return options.join(' | ')
   if (kind === 'slot') return 'slot'
   if (kind === 'list') return 'texts'
-  return kind === 'classes' ? 'where it stands' : kind === 'code' ? 'picture' : 'text'
+  if (kind === 'classes') return 'where it stands'
+  if (kind === 'code') return of ? 'handed on' : 'picture'
+  return kind
 }
 
 const ALWAYS = '\u0000always'
@@ -28,10 +30,12 @@ type Props = {
   readonly prop: Prop
   /** Some instances lack it: it cannot be asked for, and nothing can stand in for it. */
   readonly isLacking: boolean
+  /** Every instance gives a number. */
+  readonly mayBeNumber: boolean
 }
 
 /** Something a component is given: what it is called, what it is, and what holds where nothing is given. */
-export const PropRow = ({ part, prop, isLacking }: Props) => {
+export const PropRow = ({ part, prop, isLacking, mayBeNumber }: Props) => {
   const edit = useDesk((s) => s.edit)
   const [name, setName] = useState(prop.name)
   const [standard, setStandard] = useState(typeof prop.standard === 'string' ? prop.standard : '')
@@ -76,18 +80,22 @@ export const PropRow = ({ part, prop, isLacking }: Props) => {
         )}
       </th>
       <td className="py-0.5 pr-2">
-        {prop.kind === 'text' && prop.type === undefined && !prop.of ? (
+        {(prop.kind === 'text' || prop.kind === 'number') && prop.type === undefined && !prop.of ? (
           <select
             aria-label={`What ${prop.name} may be`}
-            value={prop.only ? 'choice' : 'text'}
+            value={prop.only ? 'choice' : prop.kind}
             title={prop.only?.join(' | ')}
             onChange={({ target: { value } }) =>
-              say({ ...without('type'), ...(value === 'choice' ? { type: 'choice' } : {}) })
+              say({
+                ...without('type'),
+                ...(value === 'choice' || value === 'number' ? { type: value } : {}),
+              })
             }
             className="h-6 w-16 rounded-sm border border-transparent bg-transparent hover:border-rule focus:border-rule"
           >
             <option value="text">text</option>
             <option value="choice">one of these</option>
+            {(mayBeNumber || prop.kind === 'number') && <option value="number">number</option>}
           </select>
         ) : (
           typeOf(prop)
@@ -108,7 +116,7 @@ export const PropRow = ({ part, prop, isLacking }: Props) => {
               </option>
             ))}
           </select>
-        ) : prop.kind === 'text' && !isLacking ? (
+        ) : (prop.kind === 'text' || prop.kind === 'number') && !isLacking ? (
           <input
             aria-label={`${prop.name} where nothing is given`}
             placeholder="always given"

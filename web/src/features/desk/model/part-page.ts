@@ -1,3 +1,4 @@
+import { saysNumber } from '@unimorph/core'
 import type { EmittedComponent, Prop } from '@unimorph/core'
 import type { Bundle, PreviewFile } from '../../../shared/lib/api'
 import type { Converted } from '../../../engine/protocol'
@@ -5,7 +6,7 @@ import { buildAppPage, toSources } from './preview-html'
 
 /** What a component is given: a picture by the name it is imported under, a list by its texts. */
 export type Given = Readonly<
-  Record<string, string | boolean | readonly string[] | { readonly picture: string }>
+  Record<string, string | number | boolean | readonly string[] | { readonly picture: string }>
 >
 
 /** Where the pictures are that components are given, by the names they are imported under. */
@@ -130,6 +131,8 @@ export const givenBy = ({ props, uses }: EmittedComponent, layer: string | undef
       const value = use?.values[i]
       if (value === undefined || kind === 'classes' || kind === 'slot') return []
       if (kind === 'list') return [[name, String(value).split('\n')]]
+      const isNumber = kind === 'number' || (kind === 'code' && saysNumber(value))
+      if (isNumber) return [[name, Number(value)]]
       return [[name, kind === 'code' ? { picture: String(value) } : value]]
     }),
   )
