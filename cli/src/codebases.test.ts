@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process'
+import { spawn, spawnSync } from 'node:child_process'
 import {
   cpSync,
   existsSync,
@@ -196,7 +196,32 @@ test('a scan lists components, and libraries that are named', () => {
   expect(stdout).toMatch(/\d+ components and 12 tokens in \d+ files\n$/)
 })
 
+test('a scan goes on, and prints what comes, goes and changes', async () => {
+  const codebase = copy('react')
+  const scan = spawn(process.execPath, [BIN, 'scan', codebase, '--watch'])
+  let said = ''
+  scan.stdout.on('data', (chunk: Buffer) => (said += chunk.toString()))
+  const waitFor = async (text: string): Promise<void> => {
+    for (let i = 0; i < 200 && !said.includes(text); i++)
+      await new Promise((r) => setTimeout(r, 50))
+    expect(said).toContain(text)
+  }
+  try {
+    await waitFor('Watching for changes')
+    const buoy = join(codebase, 'src/kit/Buoy.tsx')
+    writeFileSync(buoy, 'export const Buoy = ({ light }: { light: string }) => <i>{light}</i>')
+    await waitFor('+ src/kit/Buoy.tsx#Buoy: light')
+    writeFileSync(buoy, 'export const Buoy = ({ light }: { light?: string }) => <i>{light}</i>')
+    await waitFor('~ src/kit/Buoy.tsx#Buoy: light?')
+    rmSync(buoy)
+    await waitFor('- src/kit/Buoy.tsx#Buoy: light?')
+  } finally {
+    scan.kill()
+  }
+})
+
 test.each([
+  [['scan', '.', '--watch', '--json'], /leave --json away/],
   [['scan', 'nowhere'], /nowhere: cannot be read/],
   [['suggest', TIDEWRACK, '--codebase', '.', '--target', 'cobol'], /--target cobol: not known/],
   [['suggest', TIDEWRACK, '--codebase', '.', '--accept', '200'], /from 0 to 100/],

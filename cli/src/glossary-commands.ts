@@ -14,10 +14,14 @@ import {
   type Suggestion,
 } from '@unimorph/core'
 import { Failure } from './failure.js'
-import { findGlossary, saveGlossary, scanFolder } from './glossary-files.js'
+import { findGlossary, saveGlossary, scanFolder, watchFolder } from './glossary-files.js'
 import { readInputs } from './read-inputs.js'
 
-export type ScanOptions = { readonly package?: readonly string[]; readonly json?: boolean }
+export type ScanOptions = {
+  readonly package?: readonly string[]
+  readonly json?: boolean
+  readonly watch?: boolean
+}
 
 const plural = (count: number, one: string, many = `${one}s`): string =>
   `${count} ${count === 1 ? one : many}`
@@ -28,8 +32,42 @@ const describe = ({ id, props, uses, isDeprecated }: CodeComponent): string => {
   return `${id}: ${own.map(({ name, isRequired }) => `${name}${isRequired ? '' : '?'}`).join(', ') || 'nothing is given'}${used}${isDeprecated ? ', deprecated' : ''}`
 }
 
-/** `unimorph scan`: the components and tokens of a codebase. Returns the exit code. */
+/** What another scan found that the one before did not, by component; nothing where they found the same. */
+const differencesOf = (before: Codebase, after: Codebase): readonly string[] => {
+  const old = new Map(before.components.map((one) => [one.id, describe(one)]))
+  const now = new Map(after.components.map((one) => [one.id, describe(one)]))
+  return [
+    ...[...old].flatMap(([id, text]) => (now.has(id) ? [] : [`- ${text}`])),
+    ...[...now].flatMap(([id, text]) => {
+      const known = old.get(id)
+      return known === text ? [] : [`${known === undefined ? '+' : '~'} ${text}`]
+    }),
+  ]
+}
+
+const watchScans = (folder: string, { package: packages }: ScanOptions, first: Codebase): void => {
+  let last = first
+  let queue = Promise.resolve()
+  watchFolder(folder, () => {
+    queue = queue
+      .then(async () => {
+        const next = await scanFolder(folder, packages)
+        for (const line of differencesOf(last, next)) console.log(line)
+        last = next
+      })
+      .catch((error: unknown) => console.error(error instanceof Error ? error.message : error))
+  })
+  console.log('Watching for changes; Ctrl+C ends it.')
+}
+
+/**
+ * `unimorph scan`: the components and tokens of a codebase. Returns the exit code; with `watch` it goes on, and prints what
+ * comes (`+`), goes (`-`) or changes (`~`).
+ */
 export const scanCommand = async (folder: string, options: ScanOptions): Promise<number> => {
+  if (options.json && options.watch) {
+    throw new Failure('--watch prints what changes as text; leave --json away.', 2)
+  }
   const codebase = await scanFolder(folder, options.package)
   if (options.json) {
     console.log(JSON.stringify(codebase, null, 2))
@@ -42,6 +80,7 @@ export const scanCommand = async (folder: string, options: ScanOptions): Promise
   console.log(
     `${plural(codebase.components.length, 'component')} and ${plural(codebase.tokens.length, 'token')} in ${plural(codebase.files, 'file')}`,
   )
+  if (options.watch) watchScans(folder, options, codebase)
   return 0
 }
 

@@ -1,6 +1,13 @@
 import { existsSync, mkdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
 import { dirname, join, resolve } from 'node:path'
-import { createCache, readCache, scanCodebase, withPackages, writeCache } from '@unimorph/codebase'
+import {
+  createCache,
+  readCache,
+  scanCodebase,
+  watchCodebase,
+  withPackages,
+  writeCache,
+} from '@unimorph/codebase'
 import {
   EMPTY_GLOSSARY,
   GLOSSARY_FILE,
@@ -31,6 +38,13 @@ const cacheOf = (root: string): string | undefined =>
   existsSync(join(root, 'node_modules'))
     ? join(root, 'node_modules', '.cache', 'unimorph', 'scan.json')
     : undefined
+
+/** Calls `onChange` whenever what a scan reads of a codebase has changed. Goes on for as long as the program does. */
+export const watchFolder = (folder: string, onChange: () => void): void => {
+  watchCodebase(checkFolder(folder), onChange, (problem) =>
+    console.error(`Changes cannot be seen: ${problem}`),
+  )
+}
 
 /** Scans a codebase, and the component libraries that are named. Nothing of either is executed. */
 export const scanFolder = async (

@@ -63,6 +63,7 @@ const createProgram = (finish: (code: number) => void): Command => {
     .argument('<dir>', 'folder of the codebase')
     .option('--package <name...>', 'installed component libraries to scan too')
     .option('--json', 'print everything as JSON')
+    .option('--watch', 'go on, and print what changes')
     .action(async (dir: string, options: ScanOptions) => {
       finish(await scanCommand(dir, options))
     })

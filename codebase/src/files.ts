@@ -71,6 +71,29 @@ const isIgnored = (path: string, all: readonly Rules[]): boolean =>
   all.some(({ below, rules }) => rules.ignores(path.slice(below.length)))
 
 /**
+ * Tells of paths in a codebase, from its root and with `/`, whether a scan reads them or what is in them. Ignore files are
+ * read when a folder is first asked for.
+ */
+export const createFilter = (root: string): ((path: string, isFolder: boolean) => boolean) => {
+  const known = new Map<string, readonly Rules[]>()
+  const rulesIn = (below: string): readonly Rules[] => {
+    const found = known.get(below)
+    if (found) return found
+    const outer =
+      below === '' ? [] : rulesIn(below.slice(0, below.lastIndexOf('/', below.length - 2) + 1))
+    const rules = [...outer, ...readRules(join(root, below), below)]
+    known.set(below, rules)
+    return rules
+  }
+  return (path, isFolder) => {
+    const at = path.lastIndexOf('/') + 1
+    const name = path.slice(at)
+    const isOne = isFolder ? !NEVER.has(name) : isRead(name)
+    return isOne && !isIgnored(isFolder ? `${path}/` : path, rulesIn(path.slice(0, at)))
+  }
+}
+
+/**
  * The files of a codebase that can say something of its components, in the order of their paths. Ignore files are
  * heeded, links are not followed, nothing outside of `root` is read.
  */

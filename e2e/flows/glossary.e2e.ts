@@ -1,3 +1,5 @@
+import { readFileSync, writeFileSync } from 'node:fs'
+import { join } from 'node:path'
 import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page } from '@playwright/test'
 import { Desk, test } from './desk.js'
@@ -68,4 +70,23 @@ test('a prop is given something else, errors stand at its row, and the code foll
   await Desk.ready(page)
   await page.getByRole('tab', { name: 'Glossary' }).click()
   await expect(card.getByLabel('Value of emphasis')).toHaveValue('subtle')
+})
+
+test('a component that is renamed in the codebase is noticed at once, and so is the way back', async ({
+  page,
+}) => {
+  await confirmAll(page, await openGlossary(page, 'React'), 'quayside-react')
+  const folder = join(process.env['UNIMORPH_E2E_DATA']!, 'demo-codebases/react')
+  const file = join(folder, 'src/kit/Action.tsx')
+  const before = readFileSync(file, 'utf8')
+  try {
+    writeFileSync(file, before.replaceAll('emphasis', 'weight'))
+    const panel = page.getByRole('tabpanel', { name: 'Glossary' })
+    await expect(panel.getByText('since src/kit/Action.tsx changed')).toBeVisible()
+    await expect(panel.getByText(/\d errors? in the glossary/)).toBeVisible()
+    writeFileSync(file, before)
+    await expect(panel.getByText(/\d errors? in the glossary/)).toBeHidden()
+  } finally {
+    writeFileSync(file, before)
+  }
 })

@@ -49,6 +49,8 @@ export const createApp = async (
   const app = await NestFactory.create<NestExpressApplication>(AppModule.on(database, codebases), {
     logger: ['error', 'warn'],
     abortOnError: false,
+    // A page that listens for changes would keep the server from stopping.
+    forceCloseConnections: true,
   })
   app.use(localOnly(host))
   app.use(security)

@@ -8,8 +8,11 @@ import {
   ParseUUIDPipe,
   Post,
   Put,
+  Sse,
+  type MessageEvent,
 } from '@nestjs/common'
 import { ApiOperation, ApiTags } from '@nestjs/swagger'
+import { map, type Observable } from 'rxjs'
 import { CodebasesService } from './codebases.service'
 import { ChooseCodebaseDto, GlossaryDto, UploadCodebaseDto } from './dto/requests'
 
@@ -42,6 +45,13 @@ export class CodebasesController {
   @ApiOperation({ summary: 'Send the codebase of a project as an archive' })
   upload(@Param('id', ParseUUIDPipe) id: string, @Body() { data }: UploadCodebaseDto) {
     return this.codebases.upload(id, data)
+  }
+
+  @Sse('projects/:id/codebase/changes')
+  @ApiOperation({ summary: 'Tells, as events, when files of the codebase change' })
+  async changes(@Param('id', ParseUUIDPipe) id: string): Promise<Observable<MessageEvent>> {
+    const changes = await this.codebases.changes(id)
+    return changes.pipe(map((data) => ({ data })))
   }
 
   @Delete('projects/:id/codebase')

@@ -1,4 +1,5 @@
 import { Module, type DynamicModule } from '@nestjs/common'
+import { ChangesService } from './changes.service'
 import { CodebasesController } from './codebases.controller'
 import { CodebasesRepository } from './codebases.repository'
 import { CodebasesService } from './codebases.service'
@@ -11,6 +12,7 @@ export class CodebasesModule {
       module: CodebasesModule,
       controllers: [CodebasesController],
       providers: [
+        ChangesService,
         CodebasesRepository,
         CodebasesService,
         { provide: CODEBASE_FOLDERS, useValue: folders },

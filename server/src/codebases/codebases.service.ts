@@ -1,6 +1,7 @@
 import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { Inject, Injectable } from '@nestjs/common'
+import { filter, type Observable } from 'rxjs'
 import {
   EMPTY_GLOSSARY,
   GLOSSARY_FILE,
@@ -11,6 +12,7 @@ import {
   type Glossary,
 } from '@unimorph/core'
 import { badInput, badRequest, notFound } from '../http/problem'
+import { ChangesService, type Changes } from './changes.service'
 import { CodebasesRepository } from './codebases.repository'
 import { CODEBASE_FOLDERS, isAllowed, listCodebases, type CodebaseFolders } from './folders'
 import { unpack } from './unpack'
@@ -26,13 +28,24 @@ export type ProjectCodebase = {
   readonly problem?: string
 }
 
+const readText = (path: string): string | undefined => {
+  try {
+    return readFileSync(path, 'utf8')
+  } catch {
+    return undefined
+  }
+}
+
 /** Codebases are read, and nothing of them is run; of them only the glossary is written. */
 @Injectable()
 export class CodebasesService {
   private readonly caches = new Map<string, Scanner>()
+  /** Glossaries as they were written here, by folder: no change that anybody has to be told. */
+  private readonly written = new Map<string, string>()
 
   constructor(
     private readonly repository: CodebasesRepository,
+    private readonly watched: ChangesService,
     @Inject(CODEBASE_FOLDERS) private readonly folders: CodebaseFolders,
   ) {}
 
@@ -79,6 +92,18 @@ export class CodebasesService {
     return folder === undefined ? undefined : this.scan(folder)
   }
 
+  /** What changes in the codebase of a project, but for what is written here. */
+  async changes(projectId: string): Promise<Observable<Changes>> {
+    await this.needProject(projectId)
+    const folder = await this.folderOf(projectId)
+    if (folder === undefined) throw notFound('codebase')
+    const isOwn = (path: string): boolean =>
+      path === GLOSSARY_FILE && this.written.get(folder) === readText(join(folder, path))
+    return this.watched
+      .of(folder)
+      .pipe(filter((one) => 'problem' in one || one.paths.length === 0 || !one.paths.every(isOwn)))
+  }
+
   private async scan(folder: string): Promise<ProjectCodebase> {
     const { createCache, scanCodebase, withPackages } = await import('@unimorph/codebase')
     const cache = this.caches.get(folder) ?? createCache()
@@ -99,7 +124,9 @@ export class CodebasesService {
     if (problem !== undefined)
       throw badRequest(`${problem} Mend the file first; nothing was written.`)
     try {
-      writeFileSync(join(folder, GLOSSARY_FILE), writeGlossary(read.value))
+      const text = writeGlossary(read.value)
+      this.written.set(folder, text)
+      writeFileSync(join(folder, GLOSSARY_FILE), text)
     } catch {
       throw badRequest(`${join(folder, GLOSSARY_FILE)} cannot be written.`)
     }

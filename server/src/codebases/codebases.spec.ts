@@ -157,3 +157,29 @@ test('a preview is bundled with the components it names, and nothing else of the
   const without = await http.post('/api/previews').send({ files }).expect(200)
   expect(without.body).toMatchObject({ errors: [expect.stringContaining('@/kit/Action')] })
 })
+
+test('changes of the codebase are told, and what is written here is not', async () => {
+  await http.put(path()).send({ folder: allowed('react') })
+  await app.listen(0, '127.0.0.1')
+  const answer = await fetch(`${await app.getUrl()}${path('/changes')}`)
+  const reader = answer.body!.pipeThrough(new TextDecoderStream()).getReader()
+  let heard = ''
+  const waitFor = async (text: string): Promise<void> => {
+    while (!heard.includes(text)) {
+      const { value, done } = await reader.read()
+      if (done) throw new Error(`It ended with ${heard}`)
+      heard += value
+    }
+  }
+  await waitFor('"paths":[]')
+  await http.put(path('/glossary')).send({ glossary: GLOSSARY }).expect(200)
+  await new Promise((done) => setTimeout(done, 400))
+  writeFileSync(join(allowed('react'), 'src/kit/Buoy.tsx'), 'export const Buoy = () => null')
+  await waitFor('Buoy.tsx')
+  expect(heard).not.toContain('unimorph.glossary.json')
+  await reader.cancel()
+})
+
+test('a project without a codebase has no changes to tell', async () => {
+  await http.get(path('/changes')).expect(404)
+})

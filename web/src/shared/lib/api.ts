@@ -143,6 +143,15 @@ export const api = {
     request<ProjectCodebase>('PUT', `/projects/${id}/codebase`, { folder }),
   sendCodebase: (id: string, name: string, data: string) =>
     request<ProjectCodebase>('POST', `/projects/${id}/codebase`, { name, data }),
+  /** Hears when files of a project's codebase change; returns what stops it. */
+  followCodebase: (id: string, onChange: (paths: readonly string[]) => void): (() => void) => {
+    const events = new EventSource(`/api/projects/${id}/codebase/changes`)
+    events.onmessage = ({ data }) => {
+      const told = JSON.parse(String(data)) as { paths?: readonly string[] }
+      if (told.paths && told.paths.length > 0) onChange(told.paths)
+    }
+    return () => events.close()
+  },
   removeCodebase: (id: string) => request<void>('DELETE', `/projects/${id}/codebase`),
   saveGlossary: (id: string, glossary: Glossary) =>
     request<Glossary>('PUT', `/projects/${id}/codebase/glossary`, { glossary }),

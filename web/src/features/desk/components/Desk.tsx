@@ -5,6 +5,7 @@ import { Button } from '../../../shared/ui/Button'
 import { copyText } from '../../../shared/lib/copy-text'
 import { useHome } from '../../intake'
 import { useDesk } from '../model/desk-store'
+import { useFollowCodebase } from '../model/use-follow-codebase'
 import { useLanes } from '../model/lanes-store'
 import { DeskBar } from './DeskBar'
 import { Lane } from './Lane'
@@ -77,6 +78,7 @@ export const Desk = () => {
   const [path, setPath] = useState<string>()
   useUndoKeys()
   useTargetKeys()
+  useFollowCodebase()
 
   // Taking in an edition of the same project leads here again; its own visit opens it anew.
   const { key: visit } = useLocation()

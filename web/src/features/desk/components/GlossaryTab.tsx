@@ -49,7 +49,7 @@ export const GlossaryTab = () => {
   const select = useDesk((s) => s.select)
   const screen = useDesk((s) => s.screen)
   const widths = useWidths((s) => s.report)
-  const { report, past, isScanning, scanAgain, leave, save, undo } = useGlossary()
+  const { report, past, changed, isScanning, scanAgain, leave, save, undo } = useGlossary()
   const [chosen, setChosen] = useState<string>()
   // Another target has other components.
   useFollowDrawing(useGlossary.getState(), drawn, found && `${found.folder} ${target}`)
@@ -89,6 +89,12 @@ export const GlossaryTab = () => {
         {own.length} components of {TARGETS[target].label}, {codebase.tokens.length} tokens,{' '}
         {codebase.files} files
       </p>
+      {changed.length > 0 && (
+        <p className="truncate text-settled" title={changed.join('\n')} role="status">
+          Scanned again, since {changed.length === 1 ? changed[0] : `${changed.length} files`}{' '}
+          changed
+        </p>
+      )}
       {problem && <p className="mt-1 text-problem">{problem}</p>}
       {codebase.notes.length > 0 && (
         <details className="mt-1">

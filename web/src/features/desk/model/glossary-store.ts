@@ -19,6 +19,8 @@ type GlossaryStore = {
   readonly choices: readonly CodebaseChoice[] | undefined
   /** What the glossary was before each change that can be taken back, the oldest first. */
   readonly past: readonly { readonly project: string; readonly glossary: Glossary }[]
+  /** What changed in the codebase when it was scanned by itself. */
+  readonly changed: readonly string[]
   /** A codebase is being scanned. */
   readonly isScanning: boolean
   load(): Promise<void>
@@ -27,6 +29,8 @@ type GlossaryStore = {
   choose(folder: string): Promise<void>
   send(file: File): Promise<void>
   scanAgain(): Promise<void>
+  /** Scans what changed; `paths`: the files that are known to have. */
+  followChanges(paths: readonly string[]): Promise<void>
   leave(): Promise<void>
   /** Writes the glossary, and uses it. */
   save(change: (glossary: Glossary) => Glossary): Promise<void>
@@ -37,13 +41,25 @@ type GlossaryStore = {
 /** What the codebase of the project has for what the design shows. */
 export const useGlossary = create<GlossaryStore>((set, get) => {
   const latest = createLatest()
+  /** What changed while a scan was going on. */
+  let missed: readonly string[] = []
+  const finishScan = (): void => {
+    set({ isScanning: false })
+    const paths = missed
+    missed = []
+    if (paths.length > 0) void get().followChanges(paths)
+  }
   const take = async (
     work: (id: string) => Promise<ProjectCodebase | undefined>,
   ): Promise<void> => {
     const { project, setCodebase } = useDesk.getState()
     if (!project) return
     // What is scanned anew may have been changed by others.
-    set({ isScanning: true, past: get().past.filter((one) => one.project !== project.id) })
+    set({
+      isScanning: true,
+      changed: [],
+      past: get().past.filter((one) => one.project !== project.id),
+    })
     try {
       const found = await work(project.id)
       if (useDesk.getState().project?.id !== project.id) return
@@ -52,8 +68,15 @@ export const useGlossary = create<GlossaryStore>((set, get) => {
     } catch (error) {
       showProblem(messageOf(error))
     } finally {
-      set({ isScanning: false })
+      finishScan()
     }
+  }
+  /** Changes are written one after the other: what is taken back is what was said last. */
+  let writing: Promise<unknown> = Promise.resolve()
+  const inTurn = (work: () => Promise<void>): Promise<void> => {
+    const next = writing.then(work)
+    writing = next
+    return next
   }
   /** Writes a glossary and uses it; whether that was possible. */
   const write = async (change: (glossary: Glossary) => Glossary): Promise<boolean> => {
@@ -72,6 +95,7 @@ export const useGlossary = create<GlossaryStore>((set, get) => {
   return {
     report: undefined,
     past: [],
+    changed: [],
     choices: undefined,
     isScanning: false,
     load: () =>
@@ -93,22 +117,48 @@ export const useGlossary = create<GlossaryStore>((set, get) => {
     choose: (folder) => take((id) => api.chooseCodebase(id, folder)),
     send: (file) => take(async (id) => api.sendCodebase(id, file.name, await toBase64(file))),
     scanAgain: () => take((id) => api.getCodebase(id)),
+    async followChanges(paths) {
+      const { project, codebase, setCodebase } = useDesk.getState()
+      if (!project || !codebase) return
+      if (get().isScanning) {
+        missed = [...missed, ...paths]
+        return
+      }
+      set({ isScanning: true })
+      try {
+        const found = await api.getCodebase(project.id)
+        const isSame = JSON.stringify(found) === JSON.stringify(codebase)
+        if (isSame || useDesk.getState().project?.id !== project.id) return
+        const isOurs = JSON.stringify(found?.glossary) === JSON.stringify(codebase.glossary)
+        // Others wrote the glossary: what was before is not ours to bring back.
+        if (!isOurs) set({ past: get().past.filter((one) => one.project !== project.id) })
+        set({ changed: paths })
+        await setCodebase(found)
+        if (get().report) await get().load()
+      } catch (error) {
+        showProblem(messageOf(error))
+      } finally {
+        finishScan()
+      }
+    },
     leave: () =>
       take(async (id) => {
         await api.removeCodebase(id)
         return undefined
       }),
-    async save(change) {
-      const { project, codebase } = useDesk.getState()
-      if (!project || !codebase || !(await write(change))) return
-      const before = { project: project.id, glossary: codebase.glossary }
-      set({ past: [...get().past, before].slice(-MOST_PAST) })
-    },
-    async undo() {
-      const id = useDesk.getState().project?.id
-      const before = get().past.findLast(({ project }) => project === id)
-      if (before && (await write(() => before.glossary)))
-        set({ past: get().past.filter((one) => one !== before) })
-    },
+    save: (change) =>
+      inTurn(async () => {
+        const { project, codebase } = useDesk.getState()
+        if (!project || !codebase || !(await write(change))) return
+        const before = { project: project.id, glossary: codebase.glossary }
+        set({ past: [...get().past, before].slice(-MOST_PAST) })
+      }),
+    undo: () =>
+      inTurn(async () => {
+        const id = useDesk.getState().project?.id
+        const before = get().past.findLast(({ project }) => project === id)
+        if (before && (await write(() => before.glossary)))
+          set({ past: get().past.filter((one) => one !== before) })
+      }),
   }
 })
