@@ -177,9 +177,12 @@ test('proposals wait in the file until they are confirmed', () => {
     '--accept',
     '90',
   )
-  expect(stdout).toMatch(/1 wait to be confirmed/)
+  expect(stdout).toMatch(/2 wait to be confirmed/)
   const waiting = readGlossary(codebase).components.filter(({ status }) => status === 'proposed')
-  expect(waiting.map(({ design }) => design)).toEqual([{ component: 'Sighting' }])
+  expect(waiting.map(({ design }) => design)).toEqual([
+    { component: 'Sighting' },
+    { role: 'button' },
+  ])
   unimorph('convert', TIDEWRACK, '--codebase', codebase, '--target', 'react')
   expect(textIn(join(codebase, 'src/screens'))).not.toContain('SpottedRow')
 })
@@ -218,7 +221,7 @@ test('a scan goes on, and prints what comes, goes and changes', async () => {
   } finally {
     scan.kill()
   }
-})
+}, 30_000)
 
 test.each([
   [['scan', '.', '--watch', '--json'], /leave --json away/],

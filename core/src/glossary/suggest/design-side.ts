@@ -138,6 +138,9 @@ const ROLES = [
   'slider',
 ] as const
 
+/** All that a thing says. */
+const WORDS: DesignProperty = { name: 'label', kind: 'text', values: [], source: { text: '' } }
+
 /** What screens show that is no component and repeats nowhere, by what it is. */
 export const listRoles = (project: UiProject): readonly DesignThing[] => {
   const namesOf = namesIn(project)
@@ -152,7 +155,9 @@ export const listRoles = (project: UiProject): readonly DesignThing[] => {
   project.pages.flatMap(rootsOf).forEach(look)
   return ROLES.flatMap((role) => {
     const nodes = found.get(role)
-    return nodes ? [describe({ role }, `any ${role}`, [], nodes)] : []
+    if (!nodes) return []
+    const saysSomething = nodes.every((node) => wordsIn(node) !== '')
+    return [describe({ role }, `any ${role}`, saysSomething ? [WORDS] : [], nodes)]
   })
 }
 

@@ -4,7 +4,7 @@ import type { UiProject } from '../../ui/index.js'
 import type { Entry, Glossary } from '../glossary.js'
 import { subjectOf } from '../glossary.js'
 import { assignMost } from '../../math/assign.js'
-import { listThings, type DesignThing } from './design-side.js'
+import { listRoles, listThings, type DesignThing } from './design-side.js'
 import { matchProps, type PropMatch } from './match-props.js'
 import { matchTokens } from './match-tokens.js'
 import { compareNames } from './words.js'
@@ -31,6 +31,12 @@ const LEAST = 0.35
 const OTHERS = 3
 /** A component that asks for so much of what a control is asked for is one. */
 const LEAST_FACTS = 2
+
+/** What is proposed for everything of a role is so wide that a person has to look at it. */
+const MOST_FOR_ROLES = 0.8
+/** A component is for a role when it is called so, or when it is what a thing with that role is written as. */
+const LEAST_ROLE_NAME = 0.5
+const LEAST_OTHER_NAME = 0.35
 
 /** What roles are called where components are named. */
 const ROLE_WORDS: Readonly<Record<string, string>> = {
@@ -170,6 +176,70 @@ const toSuggestion = (
   evidence,
 })
 
+/** The components that confirmed or proposed entries give to things that are what a role says. */
+const codesOfRole = (
+  role: string,
+  things: readonly DesignThing[],
+  entries: readonly Entry[],
+): ReadonlySet<string> => {
+  const own = new Set(
+    things
+      .filter((thing) => (thing.controlRole ?? thing.role) === role)
+      .map(({ design }) => subjectOf({ design })),
+  )
+  return new Set(entries.filter((one) => own.has(subjectOf(one))).map(({ code }) => code))
+}
+
+/** Whether what a component is called means another role more; a `PushLink` is no link in a text, however little it is a button. */
+const meansOther = (word: string, { name }: CodeComponent): boolean => {
+  const own = compareNames(word, name)
+  if (word === ROLE_WORDS['link'] && compareNames('button', name) >= LEAST_OTHER_NAME) return true
+  return Object.values(ROLE_WORDS).some((other) => compareNames(other, name) > own)
+}
+
+/** Proposes a component for everything of a role that stands in no component. */
+const suggestForRole = (
+  thing: DesignThing,
+  components: readonly CodeComponent[],
+  asThings: ReadonlySet<string>,
+): readonly Suggestion[] => {
+  const role = 'role' in thing.design ? thing.design.role : ''
+  const word = ROLE_WORDS[role] ?? role
+  const all = components
+    .map((component) => ({
+      component,
+      isSame: asThings.has(component.id),
+      match: compare({ ...thing, name: word }, component),
+    }))
+    .filter(
+      ({ component, isSame, match }) =>
+        !component.isDeprecated &&
+        !meansOther(word, component) &&
+        match.score >= LEAST &&
+        // What leads somewhere must be told where.
+        (!thing.leads || thing.isMixed || carriesLinks(match)) &&
+        (isSame || compareNames(word, component.name) >= LEAST_ROLE_NAME),
+    )
+    .sort((a, b) => Number(b.isSame) - Number(a.isSame) || b.match.score - a.match.score)
+  const [best, ...others] = all
+  if (!best) return []
+  const own = toSuggestion(thing, best.component, best.match, others[0]?.match.score ?? 0)
+  return [
+    {
+      ...own,
+      confidence: Math.min(MOST_FOR_ROLES, own.confidence),
+      evidence: [
+        ...(best.isSame ? [`${best.component.name} is what others of them are`] : []),
+        ...own.evidence.filter((one) => !one.startsWith(`${word} and `)),
+        ...(compareNames(word, best.component.name) >= LEAST_ROLE_NAME
+          ? [`A ${word} is what ${best.component.name} says it is`]
+          : []),
+      ],
+      others: others.slice(0, OTHERS).map(({ component }) => component.id),
+    },
+  ]
+}
+
 /**
  * Proposes components of a codebase for what the screens of a design show: to each thing the component with which all
  * things together do best. What the glossary has already is not proposed again. Nothing that is proposed is used before a
@@ -183,7 +253,8 @@ export const suggestGlossary = (
   known: Glossary,
 ): Suggested => {
   const said = new Set(known.components.map(subjectOf))
-  const things = listThings(project, design).filter((thing) => !said.has(subjectOf(thing)))
+  const every = listThings(project, design)
+  const things = every.filter((thing) => !said.has(subjectOf(thing)))
   const components = codebase.components.filter((one) => one.framework === framework)
   const matches = things.map((thing) => components.map((component) => compare(thing, component)))
   const pairs = assignMost(
@@ -218,5 +289,15 @@ export const suggestGlossary = (
       { ...one, entry: withLeads(one.entry, false) },
     ]
   })
-  return { components: suggestions, tokens: matchTokens(design, codebase.tokens, known) }
+  const entries = [...known.components, ...suggestions.map(({ entry }) => entry)]
+  const forRoles = listRoles(project)
+    .filter((thing) => !said.has(subjectOf(thing)))
+    .flatMap((thing) => {
+      const role = 'role' in thing.design ? thing.design.role : ''
+      return suggestForRole(thing, components, codesOfRole(role, every, entries))
+    })
+  return {
+    components: [...suggestions, ...forRoles],
+    tokens: matchTokens(design, codebase.tokens, known),
+  }
 }

@@ -12,6 +12,8 @@ import {
 import { design, frame } from '../../testing/design.js'
 import { at, words } from '../../testing/page.js'
 import { inColor, solid } from '../../testing/roles.js'
+import type { Design } from '../../design/design.js'
+import type { Edit } from '../../edits/edit.js'
 import type { Codebase } from '../../codebase/codebase.js'
 import { EMPTY_GLOSSARY, type Glossary } from '../glossary.js'
 import { suggestGlossary } from './index.js'
@@ -103,11 +105,39 @@ const THEIRS = codebase(
   },
 )
 
-const suggest = (theirs: Codebase = THEIRS, known: Glossary = EMPTY_GLOSSARY) => {
-  const project = prepare(DRAWN, [])
+const suggest = (
+  theirs: Codebase = THEIRS,
+  known: Glossary = EMPTY_GLOSSARY,
+  drawn: Design = DRAWN,
+  edits: readonly Edit[] = [],
+) => {
+  const project = prepare(drawn, edits)
   if (!project.ok) throw new Error('not prepared')
-  return suggestGlossary(project.value, DRAWN, theirs, 'react', known)
+  return suggestGlossary(project.value, drawn, theirs, 'react', known)
 }
+
+/** A page with a button and a link that stand in no component. */
+const LOOSE = design([
+  frame(
+    'page',
+    [
+      words('title', 'Harbour', 40, 40, 32),
+      frame('go', [inColor('#ffffff', 'go-text', 'Book a berth', 24, 12)], {
+        ...at(40, 120, 160, 48),
+        ...solid('#1b3a2f'),
+        radius: 8,
+      }),
+      words('rules', 'Read the rules', 40, 200, 16),
+    ],
+    { ...at(0, 0, 640, 500), ...solid('#ffffff') },
+  ),
+])
+const ROLES: readonly Edit[] = [
+  { kind: 'set-role', layers: ['go'], role: 'button' },
+  { kind: 'set-role', layers: ['rules'], role: 'link' },
+]
+const suggestForLoose = (theirs: Codebase) =>
+  suggest(theirs, EMPTY_GLOSSARY, LOOSE, ROLES).components
 
 test('components are found under other names, with their props and values', () => {
   const { components } = suggest()
@@ -150,6 +180,26 @@ test('what the glossary has is not proposed again', () => {
     components: [{ design: { component: 'Button' }, code: 'x', props: {} }],
   })
   expect(components.map(({ entry }) => entry.design)).toEqual([{ component: 'Metric' }])
+})
+
+test('what stands in no component is proposed one by what it is, but never surely', () => {
+  const [button, ...others] = suggestForLoose(THEIRS)
+  expect(button!.entry).toMatchObject({
+    design: { role: 'button' },
+    code: 'src/ui/MainAction.tsx#MainAction',
+    props: { children: { text: '' } },
+    status: 'proposed',
+  })
+  expect(button!.confidence).toBeLessThanOrEqual(0.8)
+  expect(others).toEqual([])
+})
+
+test('links in texts are no buttons that lead somewhere', () => {
+  const link = [prop('href', STRING, { isRequired: true }), prop('children', NODE)]
+  const designs = (name: string): unknown =>
+    suggestForLoose(codebase([component(name, link)])).map(({ entry }) => entry.design)
+  expect(designs('PushLink')).toEqual([])
+  expect(designs('TextLink')).toEqual([{ role: 'link' }])
 })
 
 test('tokens are paired by what they are, however it is written', () => {

@@ -6,6 +6,18 @@ export const withEntry = (glossary: Glossary, at: number, entry: Entry | undefin
   components: glossary.components.flatMap((one, i) => (i === at ? (entry ? [entry] : []) : [one])),
 })
 
+/** A glossary in which some of what an entry is about has an entry of its own, alike at first, before it. */
+export const withVariant = (
+  glossary: Glossary,
+  at: number,
+  when: NonNullable<Entry['when']>,
+): Glossary => ({
+  ...glossary,
+  components: glossary.components.flatMap((one, i) =>
+    i === at ? [confirmed({ ...one, when: { ...one.when, ...when } }), one] : [one],
+  ),
+})
+
 const confirmed = ({ status: _proposed, ...entry }: Entry): Entry => entry
 
 /** A glossary that has what was proposed, confirmed. */

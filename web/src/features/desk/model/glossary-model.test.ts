@@ -1,6 +1,22 @@
-import type { CodeProp, Covered, Entry, Glossary, Suggestion } from '@unimorph/core'
-import { idOfSource, listSources, readConstant } from './sources'
-import { withEntry, withSource, withSuggestions } from './glossary-edits'
+import {
+  readGlossary,
+  type CodeProp,
+  type Covered,
+  type Entry,
+  type Glossary,
+  type Source,
+  type Suggestion,
+} from '@unimorph/core'
+import {
+  idOfSource,
+  listConditions,
+  listFunctions,
+  listSources,
+  readConstant,
+  unwrap,
+  wrap,
+} from './sources'
+import { withEntry, withSource, withSuggestions, withVariant } from './glossary-edits'
 
 const entry: Entry = { design: { component: 'Push' }, code: 'a#A', props: { a: { constant: 1 } } }
 const glossary: Glossary = {
@@ -73,6 +89,7 @@ test('only what fits a prop is offered for it', () => {
   expect(labels({ kind: 'handler', text: '' })).toEqual([
     'nothing',
     'what pressing it does',
+    'one or the other …',
     'not drawn: mark it',
   ])
   expect(labels({ kind: 'string', text: '' })).toContain('where it leads')
@@ -85,9 +102,48 @@ test('values of the same name are paired at once', () => {
 })
 
 test('what a file says and the list does not is kept and can be chosen again', () => {
-  const odd = { compute: 'trim', of: { property: 'Label' } } as const
+  const odd = { text: 'Legend' } as const
   const listed = listSources(thing, prop({ kind: 'string', text: '' }), odd)
   expect(listed.find(({ id }) => id === idOfSource(odd))!.source).toBe(odd)
+})
+
+test('functions around a source are taken off and put back, and the source is chosen by itself', () => {
+  const source: Source = {
+    compute: 'upper-case',
+    of: { compute: 'trim', of: { property: 'Label' } },
+  }
+  const { inner, functions } = unwrap(source)
+  expect([inner, functions]).toEqual([{ property: 'Label' }, ['trim', 'upper-case']])
+  expect(wrap(inner!, functions)).toEqual(source)
+  expect(idOfSource(source)).toBe('property Label')
+})
+
+test('only functions that give what a prop takes are offered', () => {
+  const of = (type: CodeProp['type'], inner: Source): readonly string[] =>
+    listFunctions(prop(type), inner)
+  expect(of({ kind: 'boolean', text: '' }, { field: 'required' })).toEqual(['not'])
+  expect(of({ kind: 'number', text: '' }, { text: '' })).toContain('to-number')
+  expect(of({ kind: 'string', text: '' }, { property: 'Label' })).toContain('kebab-case')
+  expect(of({ kind: 'string', text: '' }, { constant: 'x' })).toEqual([])
+})
+
+test('one or the other begins with what the design tells instances apart by, and is a glossary', () => {
+  expect(listConditions(thing)).toEqual([{ name: 'Tone', values: ['calm', 'Loud'] }])
+  expect(listConditions({ ...thing, design: { role: 'button' } })).toEqual([])
+  const string = prop({ kind: 'string', text: '' })
+  const either = listSources(thing, string, undefined).find(({ id }) => id === 'condition')!
+  expect(either.source).toEqual({ when: 'Tone', is: 'calm', then: { property: 'Tone' } })
+  const written = withSource(entry, 'p', either.source)
+  expect(readGlossary({ version: 1, components: [written] }).ok).toBe(true)
+  // What is true in one case only is said in one line.
+  const yes = { when: 'Tone', is: 'Loud', then: { constant: true } } as const
+  expect(idOfSource(yes)).toBe('when Tone Loud')
+  expect(idOfSource({ ...yes, otherwise: { constant: false } })).toBe('condition')
+})
+
+test('a variant gets a component of its own, before that of all others', () => {
+  const { components } = withVariant(glossary, 0, { Tone: 'Loud' })
+  expect(components.slice(0, 2)).toEqual([{ ...entry, when: { Tone: 'Loud' } }, entry])
 })
 
 test.each([

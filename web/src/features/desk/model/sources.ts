@@ -1,9 +1,11 @@
 import {
   FIELD_FACTS,
+  FUNCTIONS,
   type CodeProp,
   type Covered,
   type DesignProperty,
   type FieldFact,
+  type FunctionName,
   type Source,
 } from '@unimorph/core'
 
@@ -25,14 +27,87 @@ type SourceChoice = {
   readonly source: Source | undefined
 }
 
+/** What functions make of a value, for people. */
+export const FUNCTION_LABELS: Readonly<Record<FunctionName, string>> = {
+  'camel-case': 'in camelCase',
+  'first-word': 'its first word',
+  'kebab-case': 'in kebab-case',
+  'lower-case': 'in lower case',
+  not: 'the opposite',
+  'to-number': 'as a number',
+  trim: 'without spaces around it',
+  'upper-case': 'IN UPPER CASE',
+}
+
 export const NOTHING = 'nothing'
 const CONSTANT = 'constant'
+const CONDITION = 'condition'
+
+/** A source without the functions around it, and those, the innermost first. */
+export const unwrap = (
+  source: Source | undefined,
+): { readonly inner: Source | undefined; readonly functions: readonly FunctionName[] } => {
+  if (source === undefined || !('compute' in source)) return { inner: source, functions: [] }
+  const { inner, functions } = unwrap(source.of)
+  return { inner, functions: [...functions, source.compute] }
+}
+
+/** A source with functions around it, the innermost first. */
+export const wrap = (inner: Source, functions: readonly FunctionName[]): Source =>
+  functions.reduce<Source>((of, compute) => ({ compute, of }), inner)
+
+/** The functions that can make something of what a source says that fits a prop. */
+export const listFunctions = (
+  { type }: CodeProp,
+  inner: Source | undefined,
+): readonly FunctionName[] => {
+  const isValue =
+    inner !== undefined &&
+    ['property', 'text', 'field', 'shown'].some((kind) => Object.hasOwn(inner, kind))
+  if (!isValue) return []
+  switch (type.kind) {
+    case 'boolean':
+      return ['not']
+    case 'number':
+      return ['first-word', 'to-number']
+    case 'choice':
+    case 'node':
+    case 'string':
+      return FUNCTIONS.filter((one) => one !== 'not' && one !== 'to-number')
+    default:
+      return []
+  }
+}
+
+export type Condition = Extract<Source, { readonly when: string }>
+
+/** What the instances of a thing can be told apart by: its variants and switches, with their values. */
+export const listConditions = ({
+  design,
+  properties,
+}: Pick<Covered, 'design' | 'properties'>): readonly {
+  readonly name: string
+  readonly values: readonly string[]
+}[] =>
+  !('component' in design)
+    ? []
+    : properties.flatMap(({ name, kind, values }) =>
+        kind === 'variant'
+          ? [{ name, values }]
+          : kind === 'switch'
+            ? [{ name, values: ['true', 'false'] }]
+            : [],
+      )
+
+/** `where Tone is Loud`: a boolean that is true in one case is said in one line. */
+const isPlain = ({ then, otherwise }: Condition): boolean =>
+  otherwise === undefined && 'constant' in then && then.constant === true
 
 /** A source as one word, so that it can be chosen from a list. */
 export const idOfSource = (source: Source | undefined): string => {
   if (source === undefined) return NOTHING
   if ('property' in source) return `property ${source.property}`
-  if ('when' in source) return `when ${source.when} ${source.is}`
+  if ('when' in source) return isPlain(source) ? `when ${source.when} ${source.is}` : CONDITION
   if ('text' in source) return `text ${source.text}`
   if ('content' in source) return `content ${source.content}`
   if ('picture' in source) return `picture ${source.picture}`
@@ -41,7 +116,7 @@ export const idOfSource = (source: Source | undefined): string => {
   if ('press' in source) return 'press'
   if ('field' in source) return `field ${source.field}`
   if ('hole' in source) return 'hole'
-  return 'constant' in source ? CONSTANT : 'compute'
+  return 'constant' in source ? CONSTANT : idOfSource(unwrap(source).inner)
 }
 
 const isFitting = ({ kind }: DesignProperty, { type }: CodeProp): boolean => {
@@ -82,6 +157,23 @@ const ofProperty = (property: DesignProperty, prop: CodeProp): readonly SourceCh
   return [{ id: idOfSource(source), label: name, source }]
 }
 
+/** Whether a prop can always be given the same. */
+const isFixable = ({ type }: CodeProp): boolean => type.kind !== 'handler' && type.kind !== 'other'
+
+/** One thing or another, before a person says which. */
+const conditionFor = (
+  thing: Covered,
+  prop: CodeProp,
+  choices: readonly SourceChoice[],
+): readonly SourceChoice[] => {
+  const [first] = listConditions(thing)
+  const is = first?.values[0]
+  const simple = choices.find(({ id }) => !id.startsWith('when '))
+  if (!first || is === undefined || (!simple && !isFixable(prop))) return []
+  const then = simple?.source ?? { constant: firstOf(prop) }
+  return [{ id: CONDITION, label: 'one or the other …', source: { when: first.name, is, then } }]
+}
+
 /** What a prop can be given by a thing of the design, in the words of a person; what it is given now among it. */
 export const listSources = (
   thing: Covered,
@@ -113,17 +205,17 @@ export const listSources = (
   ]
   const own = idOfSource(current)
   const isListed = current === undefined || simple.some(({ id }) => id === own)
-  const fixed = type.kind !== 'handler' && type.kind !== 'other'
   return [
     { id: NOTHING, label: prop.isRequired ? 'nothing yet' : 'nothing', source: undefined },
     ...simple,
-    ...(fixed
+    ...(isFixable(prop)
       ? [{ id: CONSTANT, label: 'always the same …', source: { constant: firstOf(prop) } }]
       : []),
+    ...conditionFor(thing, prop, simple),
     { id: 'hole', label: 'not drawn: mark it', source: { hole: prop.about ?? prop.name } },
-    ...(isListed || own === CONSTANT || own === 'hole'
+    ...(isListed || [CONSTANT, CONDITION, 'hole'].includes(own)
       ? []
-      : [{ id: own, label: 'as the file says', source: current }]),
+      : [{ id: own, label: 'as the file says', source: unwrap(current).inner }]),
   ]
 }
 
