@@ -57,14 +57,14 @@ test('a prop is given something else, errors stand at its row, and the code foll
   await card.getByLabel('Plain in emphasis').selectOption('')
   await expect(card.getByText('not told what Plain is')).toBeVisible()
   await card.getByLabel('What emphasis is given').selectOption('constant')
-  await card.getByLabel('Value of emphasis').selectOption('subtle')
+  await card.getByLabel('Value of emphasis', { exact: true }).selectOption('subtle')
   await expect(desk.code).toContainText('emphasis="subtle"')
   // The last change can be taken back.
   const header = page.getByRole('tabpanel', { name: 'Glossary' })
-  await card.getByLabel('Value of emphasis').selectOption('strong')
+  await card.getByLabel('Value of emphasis', { exact: true }).selectOption('strong')
   await expect(desk.code).not.toContainText('emphasis="subtle"')
   await header.getByRole('button', { name: 'Undo', exact: true }).click()
-  await expect(card.getByLabel('Value of emphasis')).toHaveValue('subtle')
+  await expect(card.getByLabel('Value of emphasis', { exact: true })).toHaveValue('subtle')
   await expect(desk.code).toContainText('emphasis="subtle"')
   // What is given may depend on the instance, and be changed on its way.
   await card.getByLabel('What is made of children').selectOption('upper-case')
@@ -78,12 +78,12 @@ test('a prop is given something else, errors stand at its row, and the code foll
   await card.getByLabel('Of what emphasis depends on, the value').selectOption('Plain')
   await expect(desk.code).not.toContainText('emphasis="subtle"')
   await card.getByLabel('What emphasis is given').selectOption('constant')
-  await card.getByLabel('Value of emphasis').selectOption('subtle')
+  await card.getByLabel('Value of emphasis', { exact: true }).selectOption('subtle')
   await expect(desk.code).toContainText('emphasis="subtle"')
   await page.reload()
   await Desk.ready(page)
   await page.getByRole('tab', { name: 'Glossary' }).click()
-  await expect(card.getByLabel('Value of emphasis')).toHaveValue('subtle')
+  await expect(card.getByLabel('Value of emphasis', { exact: true })).toHaveValue('subtle')
 })
 
 test('a component that is renamed in the codebase is noticed at once, and so is the way back', async ({

@@ -63,8 +63,9 @@ export const EntryCard = ({ at, entry, thing, components, problems }: Props) => 
   const save = useGlossary((s) => s.save)
   const [isAll, setAll] = useState(false)
   const component = components.find(({ id }) => id === entry.code)
-  const replace = (next: Entry | undefined): void =>
-    void save((glossary) => withEntry(glossary, at, next))
+  /** What the entry is when its turn comes is changed, and not what it was when it was shown. */
+  const change = (next: (entry: Entry) => Entry | undefined): void =>
+    void save((glossary) => withEntry(glossary, at, next(glossary.components[at] ?? entry)))
   const [condition] = listConditions(thing)
   const [value] = condition?.values ?? []
   const first = condition && value !== undefined ? { [condition.name]: value } : undefined
@@ -94,29 +95,28 @@ export const EntryCard = ({ at, entry, thing, components, problems }: Props) => 
             Split by variant
           </Button>
         )}
-        <Button className="h-6! text-xs" onClick={() => replace(undefined)}>
+        <Button className="h-6! text-xs" onClick={() => change(() => undefined)}>
           Write it out
         </Button>
       </div>
       <ComponentSelect
         components={components}
         value={entry.code}
-        onChange={({ id }) => replace({ ...entry, code: id })}
+        onChange={({ id }) => change((own) => ({ ...own, code: id }))}
       />
       <EntryWhen
         entry={entry}
         thing={thing}
-        onChange={(when) => {
-          const { when: _before, ...rest } = entry
-          replace(when ? { ...rest, when } : rest)
-        }}
+        onChange={(when) =>
+          change(({ when: _before, ...rest }) => (when ? { ...rest, when } : rest))
+        }
       />
       {component?.about && <p className="mt-1 text-soft">{component.about}</p>}
       {general.map(({ message, help, remedy }) => (
         <p key={message} className="mt-1 text-problem">
           {message}. {help}{' '}
           {remedy && (
-            <Button className="h-6! text-xs" onClick={() => replace(remedy)}>
+            <Button className="h-6! text-xs" onClick={() => change(() => remedy)}>
               Mend it
             </Button>
           )}
@@ -133,7 +133,7 @@ export const EntryCard = ({ at, entry, thing, components, problems }: Props) => 
                   source={entry.props[prop.name]}
                   thing={thing}
                   problems={problems.filter((one) => one.prop === prop.name)}
-                  onChange={(source) => replace(withSource(entry, prop.name, source))}
+                  onChange={(source) => change((own) => withSource(own, prop.name, source))}
                 />
               ))}
             </tbody>
