@@ -3,6 +3,7 @@ import { rootsOf, screensOf, type UiForm, type UiLink, type UiPage } from '../..
 import { buildAssetFiles } from '../shared/asset-files.js'
 import { buildMarkup, CURRENT_PAGE, findTabPanels, type Dialect } from '../shared/build-markup.js'
 import { concat, hardline } from '../shared/document.js'
+import { fallbackRules } from '../shared/fallback-faces.js'
 import { buildFontFiles, fontRules } from '../shared/font-files.js'
 import { fontReadme } from '../shared/font-readme.js'
 import { findIcons, iconAttributes } from '../shared/icons.js'
@@ -235,7 +236,10 @@ export const html: Target = {
     const fonts = buildFontFiles(project.fonts, 'fonts')
     // The compiled sheet lies beside the pages; addresses in the source are written for it.
     const styling = createStyling(stylingId, project, {
-      fonts: fontRules(fonts, 'fonts'),
+      fonts: [
+        ...fontRules(fonts, 'fonts'),
+        ...fallbackRules(project.fonts.map(({ face }) => face)),
+      ],
       address: (asset) => `${up}assets/${assets.get(asset)!.file}`,
       isIcon: (asset) => icons.has(asset),
       units,

@@ -9,6 +9,7 @@ import type { Target } from '../target.js'
 import type { Helper } from './component-code.js'
 import { planComponents, withPrefix, type PlanOptions } from './component-plan.js'
 import { jsonFile, scaffold, textFile, type EmittedFile } from './emitted-file.js'
+import { fallbackRules } from './fallback-faces.js'
 import { buildFontFiles, fontRules } from './font-files.js'
 import type { Icon } from './icons.js'
 import type { PartComponent } from './prop.js'
@@ -141,7 +142,10 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
     const isOfEach = stylingId === 'css-modules' || stylingId === 'css-in-js'
     const rules = folderOf(isOfEach ? places.markupOf('components', 'X') : sheet)
     const styling = createStyling(stylingId, project, {
-      fonts: fontRules(fonts, asModule(relativePath(folderOf(sheet), FONTS))),
+      fonts: [
+        ...fontRules(fonts, asModule(relativePath(folderOf(sheet), FONTS))),
+        ...fallbackRules(project.fonts.map(({ face }) => face)),
+      ],
       address: (asset) =>
         `${asModule(relativePath(rules, places.assets))}/${assets.get(asset)!.file}`,
       units: lengths,

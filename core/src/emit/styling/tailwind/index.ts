@@ -115,7 +115,10 @@ export const createTailwind = (
   project: UiProject,
   { fonts, address, isIcon, units }: StylingOptions,
 ): TailwindStyling => {
-  const theme = new TailwindTheme(project.theme)
+  const theme = new TailwindTheme(
+    project.theme,
+    new Set(project.fonts.map(({ face }) => face.family.toLowerCase())),
+  )
   const mainFamily = findMainFamily(project)
   let hasEntrance = false
   const classes = new Set<string>()

@@ -2,6 +2,7 @@ import type { Effect } from '../../../design/paint.js'
 import type { TextStyle } from '../../../design/text.js'
 import type { ThemeToken, UiTheme } from '../../../ui/theme.js'
 import { fallbackOf, isGenericFamily } from '../../../fonts/needs.js'
+import { fallbackName } from '../../shared/fallback-faces.js'
 import { quoteCss } from '../../shared/font-files.js'
 import { toKebab, UniqueNames } from '../../../text/names.js'
 import { NAMESPACE, nameTokens } from './token-names.js'
@@ -82,7 +83,11 @@ export class TailwindTheme {
   private readonly usedIn = new Map<string, Map<string, string>>()
   private readonly fontNames = new UniqueNames('-', FONT_WORDS)
 
-  constructor(private readonly tokens: UiTheme) {
+  /** `delivered`: the families whose fonts lie beside the code. */
+  constructor(
+    private readonly tokens: UiTheme,
+    private readonly delivered: ReadonlySet<string>,
+  ) {
     this.slugs = nameTokens(tokens.values())
   }
 
@@ -118,7 +123,12 @@ export class TailwindTheme {
     const known = this.families.get(family)
     if (known) return known
     const slug = this.fontNames.take(toKebab(family, 'text'))
-    const list = isGenericFamily(family) ? family : `${quoteCss(family)}, ${fallbackOf(family)}`
+    const standIn = this.delivered.has(family.toLowerCase())
+      ? `${quoteCss(fallbackName(family))}, `
+      : ''
+    const list = isGenericFamily(family)
+      ? family
+      : `${quoteCss(family)}, ${standIn}${fallbackOf(family)}`
     this.used.set(`--font-${slug}`, list)
     this.families.set(family, `font-${slug}`)
     return `font-${slug}`
