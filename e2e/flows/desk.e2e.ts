@@ -154,3 +154,36 @@ test('the generated pages have no accessibility violation', async ({ page }) => 
   const { violations } = await new AxeBuilder({ page }).include('[data-testid=result]').analyze()
   expect(violations.map((v) => [v.id, v.nodes.map((n) => n.html.slice(0, 120))])).toEqual([])
 })
+
+test('the tokens of a layer stand beside its code, as the target writes them', async ({ page }) => {
+  const desk = await Desk.open(page, 'Tidewrack')
+  await desk.turnInto('React')
+  await desk.clickInResult(desk.result.getByText('Recent sightings'))
+  const tokens = page.getByRole('list', { name: 'Tokens of the selected layer' })
+  await expect(tokens.getByRole('button')).toHaveText(['var(--text-section)', 'var(--color-ink)'])
+  await desk.turnInto('Flutter')
+  await expect(tokens.getByRole('button')).toHaveText(['AppType.section', 'colors.ink'])
+})
+
+test('what keeps the code from being built stands at its line, with the layer', async ({
+  page,
+}) => {
+  // The answer of a build that failed, at the line that is the text's in the code that was sent.
+  await page.route('**/api/previews', async (route) => {
+    const { files } = route.request().postDataJSON() as {
+      files: { path: string; content: string }[]
+    }
+    const file = files.find(({ content }) => content.includes('Recent sightings'))
+    const at = file?.content.split('\n').findIndex((line) => line.includes('Recent sightings'))
+    const errors = file ? [`${file.path}:${at! + 1}: Expected "}" but found "<"`] : ['No file']
+    await route.fulfill({ json: { errors } })
+  })
+  const desk = await Desk.open(page, 'Tidewrack')
+  await desk.turnInto('React')
+  const errors = page.getByRole('region', { name: 'Errors of the build' })
+  await expect(errors).toContainText('Expected "}" but found "<"')
+  await expect(errors).toContainText('Made for Recent sightings.')
+  await errors.getByRole('button').click()
+  await expect(desk.code.locator('.cm-problem')).toContainText('<h2')
+  await expect(page.getByRole('row', { selected: true })).toHaveText(/Recent sightings/)
+})

@@ -1,5 +1,6 @@
 import { posix } from 'node:path'
-import { build, type Loader, type Plugin } from 'esbuild'
+import { build, type BuildFailure, type Loader, type Plugin } from 'esbuild'
+import { describeError } from './build-error'
 import type { SourceFileDto } from './dto/bundle.dto'
 import { compileAngular, isAngular, linkAngular } from './angular-files'
 import { bundleFlutter, isFlutter } from './flutter-files'
@@ -57,7 +58,13 @@ const onlyGivenFiles = (
       if (path.endsWith('.vue')) {
         const read = (name: string): string | undefined => files.get(name)?.content
         const compiled = compileVue(path, file.content, read)
-        if ('errors' in compiled) return { errors: compiled.errors.map((text) => ({ text })) }
+        if ('errors' in compiled)
+          return {
+            errors: compiled.errors.map(({ message, line }) => ({
+              text: message,
+              location: { file: path, line: line ?? 1, column: 0, length: 0, lineText: '' },
+            })),
+          }
         const styles = theirs.has(path) ? stylesIn(path, file.content, files, find) : ''
         return { contents: compiled.code + putIn(styles), loader: 'ts' }
       }
@@ -161,8 +168,12 @@ export const bundleApp = async (
     })
     return { script: result.outputFiles[0]!.text }
   } catch (error) {
-    const errors = (error as { errors?: { text: string }[] }).errors
+    const { errors } = error as Partial<BuildFailure>
     if (!errors) throw error
-    return { errors: errors.map((e) => e.text) }
+    return {
+      errors: errors.map(({ text, location }) =>
+        describeError(text, location?.file.replace(/^given:/, ''), location?.line),
+      ),
+    }
   }
 }

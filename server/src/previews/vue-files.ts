@@ -1,7 +1,14 @@
 import { createHash } from 'node:crypto'
 import { compileScript, compileTemplate, parse } from 'vue/compiler-sfc'
 
-export type Compiled = { readonly code: string } | { readonly errors: readonly string[] }
+type Problem = { readonly message: string; readonly line: number | undefined }
+
+export type Compiled = { readonly code: string } | { readonly errors: readonly Problem[] }
+
+const problemOf = (error: unknown): Problem => {
+  const { message, loc } = error as { message: string; loc?: { start?: { line?: number } } }
+  return { message: message.split('\n')[0]!, line: loc?.start?.line }
+}
 
 /** Types of props may be said in another file: the compiler looks them up among the given ones. */
 type ReadFile = (path: string) => string | undefined
@@ -13,7 +20,7 @@ type ReadFile = (path: string) => string | undefined
 export const compileVue = (path: string, text: string, read: ReadFile): Compiled => {
   const filename = `/${path}`
   const { descriptor, errors } = parse(text, { filename })
-  if (errors.length > 0) return { errors: errors.map(({ message }) => `${path}: ${message}`) }
+  if (errors.length > 0) return { errors: errors.map(problemOf) }
   const id = createHash('sha256').update(path).digest('hex').slice(0, 8)
   try {
     if (descriptor.scriptSetup) {
@@ -32,9 +39,9 @@ export const compileVue = (path: string, text: string, read: ReadFile): Compiled
     const template = compileTemplate({ id, filename, source, isProd: true })
     const [problem] = template.errors
     if (problem)
-      return { errors: [`${path}: ${typeof problem === 'string' ? problem : problem.message}`] }
+      return { errors: [problemOf(typeof problem === 'string' ? { message: problem } : problem)] }
     return { code: `${template.code}\nexport default { render }` }
   } catch (error) {
-    return { errors: [`${path}: ${(error as Error).message}`] }
+    return { errors: [problemOf(error)] }
   }
 }

@@ -1,5 +1,6 @@
 import tailwind from 'tailwindcss/index.css?raw'
 import {
+  codeOfTokens,
   applyGlossary,
   byConventions,
   checkGlossary,
@@ -322,7 +323,10 @@ const handlers: Handlers = {
     examined = undefined
     return drawScreens(edited, fonts)
   },
-  inspect: (key) => inspectLayer(need(edited).screens, key, drawOne),
+  inspect(key) {
+    const { screens, design } = need(edited)
+    return inspectLayer(screens, key, drawOne, codeOfTokens(design.tokens))
+  },
   listTokens: () => listTokens(need(edited).design),
   listPairs: () => listContrastPairs(need(edited).design),
   listTexts(key) {

@@ -6,6 +6,7 @@ import {
   type Box,
   type Layer,
   type LayerType,
+  type TokenCode,
 } from '@unimorph/core'
 
 export type Side = 'left' | 'right' | 'top' | 'bottom'
@@ -43,6 +44,8 @@ export type LayerDetails = {
     readonly style: string
     readonly token?: string
   }
+  /** Tokens it uses, and how each is written. */
+  readonly tokens: readonly { readonly name: string; readonly code: TokenCode }[]
   /** Least and greatest sizes, where there are any. */
   readonly limits: NonNullable<Layer['limits']>
   readonly files: readonly ('svg' | 'svg-current-color' | 'picture')[]
@@ -169,11 +172,12 @@ const textOf = (layer: Layer): LayerDetails['text'] => {
   return { content, style, ...(token ? { token } : {}) }
 }
 
-/** Finds a layer in resolved screens and describes it; `draw` gives its drawing. */
+/** Finds a layer in resolved screens and describes it; `draw` gives its drawing, `codes` how tokens are written. */
 export const inspectLayer = (
   screens: readonly Layer[],
   key: string,
   draw: (layer: Layer) => string,
+  codes: ReadonlyMap<string, TokenCode> = new Map(),
 ): LayerDetails | undefined => {
   const find = (
     layer: Layer,
@@ -202,6 +206,10 @@ export const inspectLayer = (
       distances: measureDistances(layer, parent),
       colors: colorsOf(layer),
       facts: factsOf(layer),
+      tokens: [...new Set(Object.values(layer.tokens ?? {}))].flatMap((name) => {
+        const code = codes.get(name)
+        return code ? [{ name, code }] : []
+      }),
       limits: layer.limits ?? {},
       ...(text ? { text } : {}),
       files: [

@@ -47,25 +47,33 @@ export const textStyle = (style: Omit<TextStyle, 'color'>): string => {
 export const weight = (value: number): string =>
   `FontWeight.w${String(Math.min(900, Math.max(100, Math.round(value / 100) * 100)))}`
 
+/** How tokens are written, by their names, in the order of the design, so that names do not depend on what is used first. */
+export const nameDartTokens = (
+  tokens: Iterable<Pick<ThemeToken, 'name' | 'type'>>,
+): ReadonlyMap<string, string> => {
+  const known = new Map<string, string>()
+  const taken = new Map<string, UniqueNames>()
+  for (const token of tokens) {
+    const holder = HOLDERS[token.type]
+    if (holder === undefined) continue
+    const names = taken.get(holder) ?? new UniqueNames('', TAKEN)
+    taken.set(holder, names)
+    known.set(token.name, `${holder}.${names.take(nameOf(token))}`)
+  }
+  return known
+}
+
 type Used = { readonly name: string; readonly token: ThemeToken }
 
 /** The tokens a project uses, and what they are called. Lives for one emission. */
 export class FlutterTheme {
   private readonly used = new Map<string, Used>()
-  private readonly names = new Map<string, UniqueNames>()
 
   constructor(private readonly tokens: UiTheme) {
-    // Named in the order of the design, so that names do not depend on what is used first.
-    for (const token of tokens.values()) {
-      const holder = HOLDERS[token.type]
-      if (holder === undefined) continue
-      const names = this.names.get(holder) ?? new UniqueNames('', TAKEN)
-      this.names.set(holder, names)
-      this.known.set(token.name, `${holder}.${names.take(nameOf(token))}`)
-    }
+    this.known = nameDartTokens(tokens.values())
   }
 
-  private readonly known = new Map<string, string>()
+  private readonly known: ReadonlyMap<string, string>
 
   /** The code for a token that is of this type and has this value; it then becomes part of the theme. */
   find(

@@ -53,30 +53,3 @@ export const nameTokens = (
     [...tokens].map((token) => [token.name, names[NAMESPACE[token.type]]!.take(slugOf(token))]),
   )
 }
-
-/** The classes that a token is written as, by its type; `*` stands for its name. */
-const CLASSES: Readonly<Record<TokenType, readonly string[]>> = {
-  border: [],
-  color: ['bg-*', 'text-*', 'border-*'],
-  space: ['p-*', 'gap-*', 'm-*'],
-  radius: ['rounded-*'],
-  shadow: ['shadow-*'],
-  type: ['text-*'],
-}
-
-/** How a token is written in code that uses the theme: the variable, and classes. */
-export type TokenCode = { readonly variable: string; readonly classes: readonly string[] }
-
-/** How the tokens of a design are written, by their names. */
-export const codeOfTokens = (
-  tokens: readonly Pick<ThemeToken, 'name' | 'type'>[],
-): ReadonlyMap<string, TokenCode> => {
-  const names = nameTokens(tokens)
-  return new Map(
-    tokens.map(({ name, type }) => {
-      const slug = names.get(name)!
-      const classes = CLASSES[type].map((one) => one.replace('*', slug))
-      return [name, { variable: `var(--${NAMESPACE[type]}-${slug})`, classes }]
-    }),
-  )
-}

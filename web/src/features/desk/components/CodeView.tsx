@@ -25,15 +25,23 @@ import { tags } from '@lezer/highlight'
 import { useEffect, useRef } from 'react'
 import type { Span } from '@unimorph/core'
 
+type Wrong = { readonly start: number; readonly end: number; readonly message: string }
+
 type Props = {
   readonly path: string
   readonly text: string
   /** Where the selected layers' code is. */
   readonly spans: readonly Span[]
+  /** Stretches that keep it from being built, and why. */
+  readonly wrong?: readonly Wrong[]
   readonly onPlace: (offset: number) => void
 }
 
+const NONE: readonly never[] = []
+
 const setSpans = StateEffect.define<readonly Span[]>()
+
+const setWrong = StateEffect.define<readonly Wrong[]>()
 
 const threadMark = Decoration.mark({ class: 'cm-thread' })
 
@@ -48,6 +56,29 @@ const threads = StateField.define<DecorationSet>({
         if (start < end && end <= length) builder.add(start, end, threadMark)
       }
       return builder.finish()
+    }
+    return marks
+  },
+  provide: (field) => EditorView.decorations.from(field),
+})
+
+/** The lines on which something begins that is wrong say so. */
+const problems = StateField.define<DecorationSet>({
+  create: () => Decoration.none,
+  update(marks, transaction) {
+    for (const effect of transaction.effects) {
+      if (!effect.is(setWrong)) continue
+      const { doc } = transaction.state
+      return Decoration.set(
+        effect.value
+          .filter(({ start }) => start <= doc.length)
+          .map(({ start, message }) =>
+            Decoration.line({ class: 'cm-problem', attributes: { title: message } }).range(
+              doc.lineAt(start).from,
+            ),
+          ),
+        true,
+      )
     }
     return marks
   },
@@ -74,6 +105,7 @@ const look = EditorView.theme({
   '.cm-gutters': { backgroundColor: 'var(--sheet)', color: 'var(--soft)', border: 'none' },
   '.cm-activeLineGutter': { backgroundColor: 'var(--tint)' },
   '.cm-thread': { backgroundColor: 'var(--tint)' },
+  '.cm-problem': { boxShadow: 'inset 3px 0 var(--problem)', textDecoration: 'underline wavy var(--problem)' },
   '&.cm-focused': { outline: '2px solid var(--settled)', outlineOffset: '-2px' },
   '.cm-panels': { backgroundColor: 'var(--paper)', color: 'var(--ink)' },
   '.cm-textfield': { border: '1px solid var(--rule)', backgroundColor: 'var(--sheet)' },
@@ -96,7 +128,7 @@ const languageOf = (path: string): Extension => {
 }
 
 /** A file, to read, search and copy from. */
-export const CodeView = ({ path, text, spans, onPlace }: Props) => {
+export const CodeView = ({ path, text, spans, wrong = NONE, onPlace }: Props) => {
   const host = useRef<HTMLDivElement>(null)
   const view = useRef<EditorView>(undefined)
   const place = useRef(onPlace)
@@ -124,6 +156,7 @@ export const CodeView = ({ path, text, spans, onPlace }: Props) => {
           syntaxHighlighting(colors),
           languageOf(path),
           threads,
+          problems,
           look,
           EditorView.updateListener.of((update) => {
             const byPerson = update.transactions.some((t) => t.isUserEvent('select.pointer'))
@@ -147,6 +180,10 @@ export const CodeView = ({ path, text, spans, onPlace }: Props) => {
       ],
     })
   }, [spans, path, text])
+
+  useEffect(() => {
+    view.current!.dispatch({ effects: setWrong.of(wrong) })
+  }, [wrong, path, text])
 
   return <div ref={host} data-testid="code" className="h-full min-h-0" />
 }

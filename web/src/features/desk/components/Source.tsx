@@ -2,14 +2,17 @@ import { useEffect, useMemo, useState } from 'react'
 import { isSafePath, type EmittedFile } from '@unimorph/core'
 import { copyText } from '../../../shared/lib/copy-text'
 import { NameDialog } from '../../../shared/ui/NameDialog'
+import { readBuildError } from '../model/build-errors'
 import { useDesk } from '../model/desk-store'
 import { snippetOf } from '../model/snippet'
 import { findLayerAtOffset, findThread } from '../model/threads'
+import { BuildErrors } from './BuildErrors'
 import { BesideSelect } from './BesideSelect'
 import { BesideCode } from './BesideCode'
 import { CodeView } from './CodeView'
 import { HouseStyleButton } from './HouseStyleButton'
 import { FileTree } from './FileTree'
+import { TokenLine } from './TokenLine'
 
 const NOTHING: readonly never[] = []
 
@@ -48,6 +51,14 @@ export const Source = ({
     () => (primary && layers ? findThread(files, layers, primary) : undefined),
     [files, layers, primary],
   )
+  const saidByBuild = useDesk((s) => s.buildErrors)
+  const errors = useMemo(
+    () =>
+      saidByBuild.map((said) =>
+        readBuildError(said, converted?.preview.files ?? NOTHING, files, layers ?? NOTHING),
+      ),
+    [saidByBuild, converted, files, layers],
+  )
   const [picked, setPicked] = useState<string>()
   const [renamed, setRenamed] = useState<string>()
   const translated = useDesk((s) => s.translated)
@@ -67,6 +78,16 @@ export const Source = ({
   useEffect(() => {
     if (current && current.path !== path) onPath(current.path)
   }, [current, path, onPath])
+
+  const wrong = useMemo(
+    () =>
+      errors.flatMap(({ thread: own, message }) =>
+        own && own.path === current?.path
+          ? own.spans.slice(0, 1).map((span) => ({ ...span, message }))
+          : [],
+      ),
+    [errors, current?.path],
+  )
 
   if (!current) {
     return (
@@ -109,6 +130,17 @@ export const Source = ({
         )}
         <HouseStyleButton />
       </div>
+      <BuildErrors
+        errors={errors}
+        onOpen={({ layer, path: said }) => {
+          if (layer !== undefined) select([layer])
+          const shown = files.find(
+            (one) => one.path === said || converted?.origins[one.path] === said,
+          )
+          if (shown) setPicked(shown.path)
+        }}
+      />
+      <TokenLine />
       <div className="flex min-h-0 flex-1 flex-col @2xl:flex-row">
         <div className="min-h-0 min-w-0 flex-1">
           {content.kind === 'text' ? (
@@ -116,6 +148,7 @@ export const Source = ({
               path={current.path}
               text={content.text}
               spans={thread?.path === current.path ? thread.spans : NOTHING}
+              wrong={wrong}
               onPlace={(offset) => {
                 const layer = findLayerAtOffset(current, offset)
                 if (layer) select([layer])

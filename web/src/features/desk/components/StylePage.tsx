@@ -126,6 +126,7 @@ const Card = ({ token }: { readonly token: TokenRow }) => {
       {token.alias && <span className="truncate text-xs text-soft">= {token.alias}</span>}
       <span className="flex min-w-0 flex-wrap gap-1">
         <Code text={token.code.variable} />
+        {token.code.dart !== undefined && <Code text={token.code.dart} />}
         {token.code.classes.map((name) => (
           <Code key={name} text={name} />
         ))}

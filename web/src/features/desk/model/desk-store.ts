@@ -49,6 +49,8 @@ type DeskState = {
   readonly undone: readonly Edit[]
   readonly drawn: Drawn | undefined
   readonly converted: Converted | undefined
+  /** What keeps the code that is converted from being run. */
+  readonly buildErrors: readonly string[]
   /** The target whose code is shown beside that of the one that is run, and that code. */
   readonly beside: TargetId | undefined
   readonly translated: Translated | undefined
@@ -79,6 +81,7 @@ type DeskActions = {
   edit(edit: Edit): Promise<void>
   /** Uses a codebase, or none, and converts anew. */
   setCodebase(codebase: ProjectCodebase | undefined): Promise<void>
+  setBuildErrors(said: readonly string[]): void
   glossary(): Promise<GlossaryReport | undefined>
   undo(): Promise<void>
   redo(): Promise<void>
@@ -109,6 +112,7 @@ const START: DeskState = {
   undone: [],
   drawn: undefined,
   converted: undefined,
+  buildErrors: [],
   beside: undefined,
   translated: undefined,
   codebase: undefined,
@@ -278,6 +282,9 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
       const { [from]: _before, ...others } = files.renamed ?? {}
       const renamed = from === to ? others : { ...others, [from]: to }
       get().changeSettings({ files: { ...files, renamed } })
+    },
+    setBuildErrors(said) {
+      if (said.length > 0 || get().buildErrors.length > 0) set({ buildErrors: said })
     },
     async setCodebase(codebase) {
       set({ codebase })

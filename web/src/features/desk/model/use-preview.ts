@@ -1,4 +1,4 @@
-import { useMemo } from 'react'
+import { useEffect, useMemo } from 'react'
 import type { PreviewFile } from '../../../shared/lib/api'
 import type { Converted } from '../../../engine/protocol'
 import {
@@ -7,6 +7,7 @@ import {
   buildElementFiles,
   buildHtmlPreview,
 } from './preview-html'
+import { useDesk } from './desk-store'
 import { useBundle } from './use-bundle'
 
 const isApp = ({ target }: Converted): boolean => target !== 'html'
@@ -24,6 +25,11 @@ export type Preview = { readonly html: string | undefined; readonly isStale: boo
 /** The page to run for a result: at once for HTML, after bundling for apps. */
 export const usePreview = (converted: Converted | undefined, page: string | undefined): Preview => {
   const bundled = useBundle(converted, filesOf)
+  const setBuildErrors = useDesk((s) => s.setBuildErrors)
+  useEffect(() => {
+    const isOfThis = bundled?.of === converted && bundled && 'errors' in bundled.bundle
+    setBuildErrors(isOfThis ? bundled.bundle.errors : [])
+  }, [bundled, converted, setBuildErrors])
   const html = useMemo(() => {
     if (!converted || !page) return undefined
     if (!isApp(converted)) {

@@ -1,0 +1,53 @@
+import type { EmittedFile } from '@unimorph/core'
+import type { LayerRow } from '../../../engine/protocol'
+import { findLayerAtOffset, findThread, type Thread } from './threads'
+
+/** Something that keeps the code from being built, and where it is in the files that are shown. */
+export type BuildError = {
+  readonly message: string
+  /** The file it stands in, and its line: of what is shown, where that is known, else of what was built. */
+  readonly path?: string
+  readonly line?: number
+  /** The layer whose code it stands in. */
+  readonly layer?: string
+  readonly thread?: Thread
+}
+
+/** `src/App.tsx:12: message`, as compilers say it; the line may be missing, and so may the file. */
+const SAID = /^([\w./-]+\.\w+):(?:(\d+):)? ?([^]*)$/
+
+/** The line of a place in a text, from 1. */
+const lineAt = (text: string, offset: number): number => text.slice(0, offset).split('\n').length
+
+/** Where a line of a text begins, after the room before its first sign. */
+const startOf = (text: string, line: number): number => {
+  let at = 0
+  for (let i = 1; i < line; i++) at = text.indexOf('\n', at) + 1
+  return at + Math.max(0, text.slice(at).search(/[^ \t]/))
+}
+
+/**
+ * Reads what a build said. `built`: the files it was given; `shown`: the same code as it is delivered, where its lines may be
+ * others.
+ */
+export const readBuildError = (
+  said: string,
+  built: readonly EmittedFile[],
+  shown: readonly EmittedFile[],
+  layers: readonly LayerRow[],
+): BuildError => {
+  const [, path, digits, message] = SAID.exec(said) ?? []
+  if (path === undefined || message === undefined) return { message: said }
+  const line = digits === undefined ? undefined : Number(digits)
+  const file = built.find((one) => one.path === path)
+  const layer =
+    file?.content.kind === 'text' && line !== undefined
+      ? findLayerAtOffset(file, startOf(file.content.text, line))
+      : undefined
+  const thread = layer === undefined ? undefined : findThread(shown, layers, layer)
+  if (layer === undefined || !thread)
+    return { message, path, ...(line === undefined ? {} : { line }), ...(layer ? { layer } : {}) }
+  const content = shown.find((one) => one.path === thread.path)?.content
+  const text = content?.kind === 'text' ? content.text : ''
+  return { message, path: thread.path, line: lineAt(text, thread.spans[0]!.start), layer, thread }
+}
