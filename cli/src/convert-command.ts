@@ -10,6 +10,7 @@ import {
   LANGUAGE_TAG,
   LIBRARIES,
   type Note,
+  PICTURE_FORMS,
   readFiles,
   SCRIPTS,
   type SettingsFile,
@@ -33,6 +34,7 @@ export type ConvertOptions = {
   readonly styling?: string
   readonly script?: string
   readonly units?: string
+  readonly pictures?: string
   readonly out?: string
   readonly codebase?: string
   readonly select?: readonly string[]
@@ -70,7 +72,9 @@ const mergeSettings = (options: ConvertOptions, file: SettingsFile): SettingsFil
   styling: checkChoice('styling', options.styling, STYLINGS) ?? file.styling,
   script: checkChoice('script', options.script, SCRIPTS) ?? file.script,
   units: checkChoice('units', options.units, UNITS) ?? file.units,
+  pictures: checkChoice('pictures', options.pictures, PICTURE_FORMS) ?? file.pictures,
   prefix: file.prefix,
+  rules: file.rules,
   code: file.code,
   files: file.files,
   select: options.select ? [...options.select] : file.select,

@@ -31,6 +31,7 @@ const createProgram = (finish: (code: number) => void): Command => {
       '--styling <styling>',
       'tailwind, css, scss, css-modules or css-in-js; tailwind when absent',
     )
+    .option('--pictures <form>', 'how React and Vue refer to pictures: import, public')
     .option('--units <units>', 'lengths in px or rem; else steps in rem and others in px')
     .option('--script <script>', 'React with types or without: typescript or javascript')
     .option('--select <layer...>', 'only these layers, by name or key')

@@ -8,9 +8,8 @@ import { applyEdits } from './edits/index.js'
 import type { Edit } from './edits/edit.js'
 import type { Font } from './fonts/face.js'
 import { TARGETS, type TargetId } from './emit/index.js'
-import type { Units } from './emit/styling/units.js'
 import type { StylingId } from './emit/styling/styling.js'
-import type { Emitted, Script } from './emit/target.js'
+import type { Emitted, EmitStyle } from './emit/target.js'
 import { applyGlossary } from './glossary/apply.js'
 import type { Glossary } from './glossary/glossary.js'
 import { notes } from './notes/catalogue.js'
@@ -20,7 +19,7 @@ import { withLibraryScreen, type Library } from './parts/library-screen.js'
 import type { Grain } from './parts/sections.js'
 import { buildUi, type UiOptions, type UiProject } from './ui/index.js'
 
-export type Settings = {
+export type Settings = EmitStyle & {
   readonly target: TargetId
   /** Keys or names of the layers to convert; all screens when empty. */
   readonly select?: readonly string[]
@@ -36,12 +35,6 @@ export type Settings = {
   readonly library?: Library | undefined
   /** How pages are styled; by Tailwind when absent. */
   readonly styling?: StylingId | undefined
-  /** Whether React is written with types; so when absent. Types are erased when it is delivered. */
-  readonly script?: Script | undefined
-  /** What lengths are in; as they were drawn when absent. */
-  readonly units?: Units | undefined
-  /** What the names of components begin with; nothing when absent. */
-  readonly prefix?: string | undefined
   /** What elements of the design are called in a codebase, whose own components are then used. */
   readonly glossary?: { readonly entries: Glossary; readonly codebase: Codebase } | undefined
   /** See `EmitOptions.marks`. */
@@ -143,11 +136,9 @@ export const convert = (
     grain,
     library,
     styling,
-    script,
-    prefix,
-    units,
     glossary,
     marks = false,
+    ...style
   }: Settings,
 ): Outcome<Emitted> => {
   const project = prepare(design, edits, select, fonts, { derivesStates, language, grain, library })
@@ -157,11 +148,9 @@ export const convert = (
   return {
     ok: true,
     value: TARGETS[target].emit(translated?.project ?? value, {
+      ...style,
       marks,
       styling,
-      script,
-      prefix,
-      units,
     }),
     notes: [...found, ...(translated?.notes ?? []), ...stylingNotes(target, styling)],
   }

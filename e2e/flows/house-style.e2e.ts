@@ -37,6 +37,35 @@ test('code follows the style of the house, and so do the names of files', async 
   await expect(files.getByRole('button', { name: 'ButtonLink.tsx' })).toBeVisible()
 })
 
+test('rules of the house hold for every element, and what runs looks the same', async ({
+  page,
+}) => {
+  const desk = await Desk.open(page, 'Night ferry kiosk')
+  await desk.turnInto('React')
+  const price = desk.result.getByRole('heading', { level: 1 })
+  const before = await price.boundingBox()
+  await expect(desk.code).toContainText('-[')
+  await page.getByRole('button', { name: 'House style' }).click()
+  const dialog = page.getByRole('dialog', { name: 'House style' })
+  const add = dialog.getByLabel('Add a rule')
+  await add.selectOption('no-arbitrary-values')
+  await add.selectOption('add-attribute')
+  await dialog.getByLabel('Attribute', { exact: true }).fill('onerror')
+  await dialog.getByLabel('Attribute', { exact: true }).press('Enter')
+  await expect(dialog.getByRole('alert')).toContainText('Not taken')
+  await dialog.getByLabel('Attribute', { exact: true }).fill('decoding')
+  await dialog.getByLabel('Attribute', { exact: true }).press('Enter')
+  await dialog.getByLabel('Value of the attribute').fill('async')
+  await dialog.getByLabel('Value of the attribute').press('Enter')
+  await dialog.getByLabel('Pictures').selectOption('public')
+  await dialog.getByRole('button', { name: 'Done' }).click()
+  await expect(desk.code).not.toContainText('-[')
+  await desk.runs()
+  expect(await price.boundingBox()).toEqual(before)
+  await expect(price).toHaveCSS('font-size', '56px')
+  await expect(page.getByRole('navigation', { name: 'Files' })).toContainText('public/assets/')
+})
+
 test('a file is renamed and moved, and imports follow', async ({ page }) => {
   const desk = await Desk.open(page, 'Tidewrack')
   await desk.choose(/^to/, 'React')

@@ -1,5 +1,5 @@
 import { execFile } from 'node:child_process'
-import { mkdtempSync, rmSync } from 'node:fs'
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
 import { promisify } from 'node:util'
@@ -20,9 +20,21 @@ const run = async (...args: string[]): Promise<void> => {
   expect(stderr.replace(/^warning: .*\n/gm, '')).toBe('')
 }
 
+/** What a house may want that changes no look: no values in brackets, attributes in an order, pictures by address. */
+const HOUSE = {
+  pictures: 'public',
+  rules: [
+    { rule: 'no-arbitrary-values' },
+    { rule: 'attribute-order', order: ['id', 'class', '*', 'aria-*'] },
+    { rule: 'add-attribute', of: 'img', name: 'decoding', value: 'sync' },
+  ],
+}
+
 /** A design as a site: pages as they are delivered, apps as they are built. */
 const make = async (design: string, target: string, how: string): Promise<string> => {
-  const [styling, units] = how.split(' in ') as [string, string?]
+  const [styling = '', units] = how.replace(' by rules', '').split(' in ')
+  const config = join(folder, `${target}-${how}.json`)
+  writeFileSync(config, JSON.stringify(how.endsWith(' by rules') ? HOUSE : {}))
   const project = join(folder, `${target}-${how}`)
   const site = join(folder, `${target}-${how}-site`)
   await run(
@@ -32,6 +44,8 @@ const make = async (design: string, target: string, how: string): Promise<string
     target,
     '--styling',
     styling,
+    '--config',
+    config,
     ...(units === undefined ? [] : ['--units', units]),
     '--out',
     project,
@@ -76,11 +90,19 @@ for (const [design, target, stylings] of [
   [
     'night-ferry-kiosk.svg',
     'html',
-    ['css', 'scss', 'css-modules', 'css in rem', 'tailwind in px', 'tailwind in rem'],
+    [
+      'css',
+      'scss',
+      'css-modules',
+      'css in rem',
+      'tailwind in px',
+      'tailwind in rem',
+      'tailwind by rules',
+    ],
   ],
   ['tidewrack.json', 'react', ['css', 'scss', 'css-modules', 'css-in-js']],
   ['night-ferry-kiosk.svg', 'react', ['css-in-js']],
-  ['tidewrack.json', 'vue', ['css', 'scss', 'css-modules']],
+  ['tidewrack.json', 'vue', ['css', 'scss', 'css-modules', 'tailwind by rules']],
   ['tidewrack.json', 'angular', ['css', 'scss', 'css-modules']],
 ] as const) {
   test(`${design} as ${target} looks the same in every styling at three widths`, async ({

@@ -1,19 +1,21 @@
-import type { Script } from '../emit/target.js'
-import type { Units } from '../emit/styling/units.js'
+import type { EmitStyle } from '../emit/target.js'
 import { prettierOptions, type CodeStyle } from './code-style.js'
 import type { FileLayout } from './file-layout.js'
 
 /** What a house wants of delivered code. */
-export type HouseStyle = {
+export type HouseStyle = EmitStyle & {
   readonly code?: CodeStyle | undefined
   readonly files?: FileLayout | undefined
-  /** React alone is written in both; TypeScript when absent. */
-  readonly script?: Script | undefined
-  /** What lengths are in, which is decided when they are emitted. */
-  readonly units?: Units | undefined
-  /** What the names of components begin with, which is decided when they are emitted. */
-  readonly prefix?: string | undefined
 }
+
+/** What of it has to be known when code is emitted. */
+export const emitStyleOf = ({ script, units, prefix, pictures, rules }: HouseStyle): EmitStyle => ({
+  script,
+  units,
+  prefix,
+  pictures,
+  rules,
+})
 
 /** Whether code is delivered otherwise than a target writes it. */
 export const hasHouseStyle = ({ code, files, script }: HouseStyle): boolean =>

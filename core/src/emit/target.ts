@@ -1,3 +1,4 @@
+import type { HouseRules } from './rules/house-rules.js'
 import type { Units } from './styling/units.js'
 import type { StylingId } from './styling/styling.js'
 import type { UiProject } from '../ui/index.js'
@@ -8,11 +9,12 @@ import type { Prop } from './shared/prop.js'
 export const SCRIPTS = ['typescript', 'javascript'] as const
 export type Script = (typeof SCRIPTS)[number]
 
-export type EmitOptions = {
-  /** Writes `data-layer` on every element, for a preview joined to the design; never for delivery. */
-  readonly marks: boolean
-  /** Tailwind when absent; targets that are no pages have a styling of their own. */
-  readonly styling?: StylingId | undefined
+/** How an app refers to its pictures: as modules that its bundler resolves, or by their address in the built site. */
+export const PICTURE_FORMS = ['import', 'public'] as const
+export type PictureForm = (typeof PICTURE_FORMS)[number]
+
+/** What a house wants of code that has to be known when it is emitted. */
+export type EmitStyle = {
   /**
    * TypeScript when absent. `javascript`: a project without its packages, with types in comments; what is code still has its
    * types, which are erased when it is delivered.
@@ -22,6 +24,17 @@ export type EmitOptions = {
   readonly units?: Units | undefined
   /** What the names of components begin with; of screens they do not. */
   readonly prefix?: string | undefined
+  /** As modules when absent; targets whose pictures are always one of both have that. */
+  readonly pictures?: PictureForm | undefined
+  /** What is wanted of every element. */
+  readonly rules?: HouseRules | undefined
+}
+
+export type EmitOptions = EmitStyle & {
+  /** Writes `data-layer` on every element, for a preview joined to the design; never for delivery. */
+  readonly marks: boolean
+  /** Tailwind when absent; targets that are no pages have a styling of their own. */
+  readonly styling?: StylingId | undefined
 }
 
 /** What a target gives: the files, and what a style sheet compiler needs to finish them. */

@@ -2,7 +2,8 @@ import { z } from 'zod'
 import { TARGET_IDS } from '../emit/index.js'
 import { codeStyleSchema } from '../deliver/code-style.js'
 import { fileLayoutSchema } from '../deliver/file-layout.js'
-import { SCRIPTS } from '../emit/target.js'
+import { houseRulesSchema } from '../emit/rules/house-rules.js'
+import { PICTURE_FORMS, SCRIPTS } from '../emit/target.js'
 import { UNITS } from '../emit/styling/units.js'
 import { STYLINGS } from '../emit/styling/styling.js'
 import { LANGUAGE_TAG } from '../meaning/language.js'
@@ -32,6 +33,11 @@ const settingsFileSchema = z.strictObject({
     .regex(/^[A-Z][A-Za-z0-9]{0,11}$/, 'not the beginning of a name; write one such as Tide')
     .optional()
     .describe('What the names of components begin with.'),
+  pictures: z
+    .enum(PICTURE_FORMS)
+    .optional()
+    .describe('How React and Vue refer to pictures; as modules when absent.'),
+  rules: houseRulesSchema.optional().describe('What is wanted of every element, in this order.'),
   code: codeStyleSchema.optional().describe('How code is written.'),
   files: fileLayoutSchema.optional().describe('What files are called and where they lie.'),
   select: z

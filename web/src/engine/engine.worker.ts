@@ -12,6 +12,7 @@ import {
   examineWidths,
   findAll,
   finishPictures,
+  emitStyleOf,
   hasHouseStyle,
   listFontNeeds,
   prepare,
@@ -138,8 +139,7 @@ const deliverAs = async (
   request: ConvertRequest,
 ): Promise<{ readonly emitted: Emitted; readonly delivered: Delivered; readonly css?: string }> => {
   const { target, styling, house } = request
-  const { script, prefix, units } = house
-  const emitted = TARGETS[target].emit(project, { marks: false, styling, script, prefix, units })
+  const emitted = TARGETS[target].emit(project, { ...emitStyleOf(house), marks: false, styling })
   const { compiledPath } = emitted.styles
   const css = compiledPath === undefined ? undefined : await compile(emitted)
   const sheet: EmittedFile[] =
@@ -185,20 +185,21 @@ const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
   }
   const translated = translate(project.value, target)
   const { emit, stylings, hasPlainScript } = TARGETS[target]
-  const { script, prefix, units } = house
+  const { prefix, units, rules } = house
+  // What runs here is bundled with its pictures, and has types to be checked by.
+  const isOther = house.pictures === 'public' || (house.script === 'javascript' && hasPlainScript)
   const { emitted, delivered, css: compiled } = await deliverAs(translated.project, request)
   // All stylings but Tailwind say the same, and run here by one sheet for all components.
   const shown = styling === 'tailwind' ? 'tailwind' : 'css'
-  const isShown =
-    stylingIn(stylings, styling) === stylingIn(stylings, shown) &&
-    !(script === 'javascript' && hasPlainScript)
+  const isShown = stylingIn(stylings, styling) === stylingIn(stylings, shown) && !isOther
   const plain = isShown
     ? emitted
-    : emit(translated.project, { marks: false, styling: shown, prefix, units })
-  const marked = emit(translated.project, { marks: true, styling: shown, units })
+    : emit(translated.project, { marks: false, styling: shown, prefix, units, rules })
+  const marked = emit(translated.project, { marks: true, styling: shown, units, rules })
   const css = (plain === emitted ? compiled : undefined) ?? (await compile(plain))
-  // Classes of our own are named by the components they are in, which are others in the preview.
-  const markedCss = shown === 'tailwind' ? css : await compile(marked)
+  // Classes of our own are named by the components they are in, which are others in the preview; so may values be.
+  const isSame = shown === 'tailwind' && (rules ?? []).length === 0
+  const markedCss = isSame ? css : await compile(marked)
   return {
     target,
     files: delivered.files,

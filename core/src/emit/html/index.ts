@@ -3,6 +3,8 @@ import { rootsOf, screensOf, type UiForm, type UiLink, type UiPage } from '../..
 import { buildAssetFiles } from '../shared/asset-files.js'
 import { buildMarkup, CURRENT_PAGE, findTabPanels, type Dialect } from '../shared/build-markup.js'
 import { concat, hardline } from '../shared/document.js'
+import { applyRules } from '../rules/apply-rules.js'
+import { namesValues } from '../rules/house-rules.js'
 import { fallbackRules } from '../shared/fallback-faces.js'
 import { buildFontFiles, fontRules } from '../shared/font-files.js'
 import { fontReadme } from '../shared/font-readme.js'
@@ -170,7 +172,7 @@ export const html: Target = {
   id: 'html',
   label: 'HTML',
   stylings: ['tailwind', 'css', 'scss', 'css-modules'],
-  emit(project, { marks, styling: wanted = 'tailwind', units }) {
+  emit(project, { marks, styling: wanted = 'tailwind', units, rules = [] }) {
     const stylingId = stylingIn(html.stylings, wanted)
     // A page has a sheet of its own, in a folder, where components have theirs.
     const up = stylingId === 'css-modules' ? '../' : ''
@@ -243,6 +245,7 @@ export const html: Target = {
       address: (asset) => `${up}assets/${assets.get(asset)!.file}`,
       isIcon: (asset) => icons.has(asset),
       units,
+      namesValues: namesValues(rules),
     })
     const all = project.notFound ? [...project.pages, project.notFound] : project.pages
     const parts = new Set<BehaviourPart>()
@@ -253,7 +256,8 @@ export const html: Target = {
       const options = { dialect, styling, marks, tabs }
       const panels = (page.panels ?? []).map((panel) => buildPanel(panel, options))
       const names = layerNames(rootsOf(page))
-      const built = endOfMain(buildMarkup(page.root, options), panels)
+      const whole = endOfMain(buildMarkup(page.root, options), panels)
+      const built = applyRules(whole, rules, (name) => name)
       const dressed: Finished = { name: page.name, markup: built, nameOf: (l) => names.get(l) }
       const { markup: root, sheet } = styling.finish?.(dressed) ?? dressed
       const path = paths.get(page.key)!

@@ -25,6 +25,16 @@ import { printReturnedJsx } from './print-jsx.js'
 
 const PRINT_WIDTH = 80
 
+/** Attributes whose props are called otherwise. */
+const PROPS: Readonly<Record<string, string>> = {
+  autocapitalize: 'autoCapitalize',
+  enterkeyhint: 'enterKeyHint',
+  fetchpriority: 'fetchPriority',
+  inputmode: 'inputMode',
+  referrerpolicy: 'referrerPolicy',
+  spellcheck: 'spellCheck',
+}
+
 /** Which page is shown, only what stands on one page knows: elsewhere the router tells. */
 const toPage = ({ route, isHere }: PageLink): ReturnType<Dialect['link']> => {
   const to = text('to', route)
@@ -45,6 +55,7 @@ export const unitSpelling: UnitSpelling = {
   quote: quoteString,
   toPage,
   picture: (variable) => code('src', variable),
+  attribute: (name) => PROPS[name] ?? name,
   ownDialog: 'ref',
   classReference,
   use: scriptUse(

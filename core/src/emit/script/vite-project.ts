@@ -4,13 +4,13 @@ import { jsonFile, scaffold, textFile, type EmittedFile } from '../shared/emitte
 import { folderOf } from '../../text/file-paths.js'
 import { fontReadme } from '../shared/font-readme.js'
 
-const viteConfig = (plugin: string, isTailwind: boolean): string => `${
+const viteConfig = (plugin: string, isTailwind: boolean, options: string): string => `${
   isTailwind ? 'import tailwindcss from "@tailwindcss/vite";\n' : ''
 }import ${plugin} from "@vitejs/plugin-${plugin}";
 import { defineConfig } from "vite";
 
 // A relative base lets the built site stand in any folder.
-export default defineConfig({ base: "./", plugins: [${plugin}()${isTailwind ? ', tailwindcss()' : ''}] });
+export default defineConfig({ base: "./", plugins: [${plugin}(${options})${isTailwind ? ', tailwindcss()' : ''}] });
 `
 
 const tsconfig = (more: object) => ({
@@ -57,6 +57,7 @@ Each screen is a component in \`src/screens\`; tokens and fonts are in \`${sheet
 export const vitePlaces = (extension: string): ComponentTarget['places'] => ({
   markupOf: (folder, name) => `src/${folder}/${name}.${extension}`,
   assets: 'src/assets',
+  publicAssets: 'public/assets',
   sheet: { folder: 'src', stem: 'index' },
 })
 
@@ -71,13 +72,17 @@ export const viteScripts = (check?: string): ComponentTarget['scripts'] => ({
 export const viteFiles = (
   project: UiProject,
   plugin: string,
-  { styling, sheet, isPlain }: ProjectStyling,
+  { styling, sheet, isPlain, hasPublicPictures }: ProjectStyling,
   options: object = {},
-): EmittedFile[] =>
-  scaffold(
-    textFile('vite.config.ts', viteConfig(plugin, styling === 'tailwind')),
+): EmittedFile[] => {
+  // Vue would make modules of the addresses in templates.
+  const asTheyAre =
+    hasPublicPictures && plugin === 'vue' ? '{ template: { transformAssetUrls: false } }' : ''
+  return scaffold(
+    textFile('vite.config.ts', viteConfig(plugin, styling === 'tailwind', asTheyAre)),
     isPlain
       ? jsonFile('jsconfig.json', jsconfig(options))
       : jsonFile('tsconfig.json', tsconfig(options)),
     textFile('README.md', readme(sheet, isPlain) + fontReadme(project)),
   )
+}

@@ -12,9 +12,12 @@ import { jsonFile, scaffold, textFile, type EmittedFile } from './emitted-file.j
 import { fallbackRules } from './fallback-faces.js'
 import { buildFontFiles, fontRules } from './font-files.js'
 import type { Icon } from './icons.js'
+import { text } from './markup.js'
+import { namesValues } from '../rules/house-rules.js'
 import type { PartComponent } from './prop.js'
 import {
   buildUnits,
+  byRules,
   dress,
   type BuiltUnit,
   type Folder,
@@ -27,6 +30,8 @@ import { dependencies, type Dependency } from './versions.js'
 
 const PRINT_WIDTH = 80
 const FONTS = 'src/fonts'
+/** What the built site calls the folder of its public pictures. */
+const PUBLIC_ADDRESS = 'assets'
 
 export type ComponentOptions = UnitOptions & {
   /** Hears of the helpers that files are needed for. */
@@ -46,6 +51,8 @@ export type ProjectStyling = {
   readonly sheet: string
   /** The code has no types. */
   readonly isPlain: boolean
+  /** Pictures are shown by their addresses, and are no modules. */
+  readonly hasPublicPictures: boolean
   /** The class of an element that takes no part in the layout. */
   contents(): string
 }
@@ -62,6 +69,8 @@ export type ComponentTarget = {
     /** The file that has the markup of a component. */
     markupOf(folder: Folder, name: string): string
     readonly assets: string
+    /** Where they are when they are not modules, for targets that have a choice. */
+    readonly publicAssets?: string
     readonly sheet: SheetBase
   }
   readonly spelling: UnitSpelling
@@ -127,11 +136,16 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
   label: kind.label,
   stylings: kind.stylings,
   hasPlainScript: kind.plainScripts !== undefined,
-  emit(project, { marks, styling: wanted = 'tailwind', script, prefix, units: lengths }) {
+  emit(
+    project,
+    { marks, styling: wanted = 'tailwind', script, prefix, units: lengths, pictures, rules = [] },
+  ) {
     const { spellName = (name) => name } = kind
     const isPlain = script === 'javascript' && kind.plainScripts !== undefined
     const stylingId = stylingIn(kind.stylings, wanted)
-    const plan = planComponents(project, kind.places.assets, {
+    const publicFolder = pictures === 'public' ? kind.places.publicAssets : undefined
+    const folder = publicFolder ?? kind.places.assets
+    const plan = planComponents(project, folder, {
       spell: (name, what) => spellName(withPrefix(prefix)(name, what), what),
     })
     const { assets, icons, isRouted, screens } = plan
@@ -140,28 +154,40 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
     const sheet = sheetPath(stylingId, places.sheet)
     // Components that have sheets of their own see files from their own folder.
     const isOfEach = stylingId === 'css-modules' || stylingId === 'css-in-js'
-    const rules = folderOf(isOfEach ? places.markupOf('components', 'X') : sheet)
+    const sheets = folderOf(isOfEach ? places.markupOf('components', 'X') : sheet)
     const styling = createStyling(stylingId, project, {
       fonts: [
         ...fontRules(fonts, asModule(relativePath(folderOf(sheet), FONTS))),
         ...fallbackRules(project.fonts.map(({ face }) => face)),
       ],
-      address: (asset) =>
-        `${asModule(relativePath(rules, places.assets))}/${assets.get(asset)!.file}`,
+      address: (asset) => {
+        const { file } = assets.get(asset)!
+        // A bundler finds what is public from the root of the site.
+        return publicFolder === undefined
+          ? `${asModule(relativePath(sheets, places.assets))}/${file}`
+          : `/${PUBLIC_ADDRESS}/${file}`
+      },
       units: lengths,
+      namesValues: namesValues(rules),
       hasModules: kind.spelling.classReference !== undefined,
       isIcon: (asset) => icons.has(asset),
     })
     const helpers = new Set<Helper>()
     const forms = new Map<string, UiForm>()
-    const { spelling } = kind
-    const unitOptions: UnitOptions = { project, plan, styling, marks, forms, spelling }
+    const spelling: UnitSpelling =
+      publicFolder === undefined
+        ? kind.spelling
+        : { ...kind.spelling, picture: (_, file) => text('src', `${PUBLIC_ADDRESS}/${file}`) }
+    const unitOptions: UnitOptions = { project, plan, styling, marks, forms, spelling, rules }
     const { units, parts } = buildUnits(unitOptions)
     const byTag = new Map(parts.map((part) => [part.tag, part]))
     const options: ComponentOptions = { ...unitOptions, helpers, parts: byTag, isPlain }
     const components = [
       ...units.flatMap((unit) => kind.writeUnit(unit, options)),
-      ...dressed(parts, options).flatMap((part) => kind.writePart(part, options)),
+      ...dressed(
+        parts.map((part) => ({ ...part, markup: byRules(part.markup, options) })),
+        options,
+      ).flatMap((part) => kind.writePart(part, options)),
     ]
     if ([...forms.values()].some(({ to }) => to.kind === 'endpoint')) helpers.add('postAnswers')
     const behaviour = [
@@ -171,7 +197,13 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
     const around = kind.writeProject(
       project,
       screens.map(({ name, route }) => ({ component: name, route })),
-      { contents: () => styling.flat().join(' '), styling: styling.id, sheet, isPlain },
+      {
+        contents: () => styling.flat().join(' '),
+        styling: styling.id,
+        sheet,
+        isPlain,
+        hasPublicPictures: publicFolder !== undefined,
+      },
     )
     const source = styling.stylesheet()
     const { runtime, router, tools, versions } = kind.packages
@@ -205,7 +237,7 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
             },
           }),
           jsonFile('.prettierrc', { printWidth: PRINT_WIDTH, ...kind.formatting }),
-          textFile('.prettierignore', `node_modules\ndist\n${places.assets}\n`),
+          textFile('.prettierignore', `node_modules\ndist\n${folder}\n`),
         ),
       ],
       styles: { source, classes: [...styling.classes] },

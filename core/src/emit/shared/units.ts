@@ -15,6 +15,8 @@ import { isPopover } from '../../design/interaction.js'
 import { buildMarkup, CURRENT_PAGE, findTabPanels, type Dialect } from './build-markup.js'
 import type { UseSpelling } from './build-use.js'
 import { ComponentCode, type CodeSpelling } from './component-code.js'
+import { applyRules } from '../rules/apply-rules.js'
+import type { HouseRules } from '../rules/house-rules.js'
 import type { ComponentPlan } from './component-plan.js'
 import { layerNames } from './layer-names.js'
 import { endOfMain } from './in-main.js'
@@ -75,6 +77,8 @@ export type UnitSpelling = Pick<
   toPage(page: PageLink): LinkMarkup
   /** The attribute that shows a picture, which may be imported under a name. */
   picture(variable: string, file: string): Attribute
+  /** What an attribute of HTML is called, where that is not its name. */
+  attribute?(name: string): string
   /** What ties a control of a form to the form's code. */
   field?(name: string): readonly Attribute[]
   /** How code names a class of a component's own sheet, in targets that have such. */
@@ -93,6 +97,8 @@ export type UnitOptions = {
   readonly spelling: UnitSpelling
   /** Hears of the forms that files are needed for. */
   readonly forms: Map<string, UiForm>
+  /** What the house wants of every element. */
+  readonly rules?: HouseRules
 }
 
 /** Everything that becomes a component of its own: screens, what they have in common, what is shown over them. */
@@ -355,9 +361,16 @@ export const dress = (
   return reference ? referClasses(finished, reference) : finished
 }
 
+/** Markup as the rules of the house want it. */
+export const byRules = (
+  markup: MarkupElement,
+  { rules = [], spelling }: Pick<UnitOptions, 'rules' | 'spelling'>,
+): MarkupElement => applyRules(markup, rules, (name) => spelling.attribute?.(name) ?? name)
+
 /** Puts what repeats into lists, panels where they belong, and classes as they are delivered. */
 export const finishUnit = (built: BuiltUnit, options: UnitOptions): FinishedUnit => {
-  const finished = assembleUnit(built, options)
+  const whole = assembleUnit(built, options)
+  const finished = { ...whole, markup: byRules(whole.markup, options) }
   if (!options.styling.finish) return finished
   const { unit } = built
   const names = layerNames([unit.root])

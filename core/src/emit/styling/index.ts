@@ -21,4 +21,8 @@ export const createStyling = (
   id: StylingId,
   project: UiProject,
   options: StylingOptions,
-): Styling => CREATORS[id](project, options)
+): Styling => {
+  // The other stylings read what Tailwind would write.
+  const namesValues = id === 'tailwind' && options.namesValues === true
+  return CREATORS[id](project, { ...options, namesValues })
+}

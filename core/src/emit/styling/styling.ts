@@ -26,6 +26,8 @@ export type StylingOptions = {
   readonly isIcon: (asset: string) => boolean
   /** What lengths are in; as they were drawn when absent. */
   readonly units?: Units | undefined
+  /** Of Tailwind: what is no step of a scale gets a name in the theme, and stands in no brackets. */
+  readonly namesValues?: boolean
   /** Whether the target's components can have modules of CSS. */
   readonly hasModules?: boolean
 }

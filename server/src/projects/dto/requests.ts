@@ -14,6 +14,7 @@ import {
   GRAINS,
   LANGUAGE_TAG,
   LIBRARIES,
+  PICTURE_FORMS,
   SCRIPTS,
   UNITS,
   STYLINGS,
@@ -22,6 +23,8 @@ import {
   type FileLayout,
   type Grain,
   type Library,
+  type HouseRules,
+  type PictureForm,
   type Script,
   type Units,
 } from '@unimorph/core'
@@ -108,6 +111,18 @@ export class SettingsDto {
   @IsOptional()
   @IsSetting('prefix')
   prefix?: string
+
+  /** How React and Vue refer to pictures; as modules when absent. */
+  @ApiProperty({ required: false, enum: PICTURE_FORMS })
+  @IsOptional()
+  @IsSetting('pictures')
+  pictures?: PictureForm
+
+  /** What is wanted of every element. */
+  @ApiProperty({ required: false, type: [Object], example: [{ rule: 'no-arbitrary-values' }] })
+  @IsOptional()
+  @IsSetting('rules')
+  rules?: HouseRules
 
   /** How code is written. */
   @ApiProperty({ required: false, type: Object, example: { quotes: 'single' } })

@@ -30,6 +30,8 @@ export type Settings = Readonly<
       | 'script'
       | 'prefix'
       | 'units'
+      | 'pictures'
+      | 'rules'
       | 'code'
       | 'files'
     >

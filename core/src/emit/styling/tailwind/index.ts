@@ -1,3 +1,4 @@
+import { ValueNames } from './name-values.js'
 import { childrenInLayout, rootsOf, type UiImage, type UiNode } from '../../../ui/nodes.js'
 import type { UiProject } from '../../../ui/index.js'
 import { textFile } from '../../shared/emitted-file.js'
@@ -99,7 +100,7 @@ const meantSlots = (node: UiNode, slots: readonly Slot[]): Slot[] => {
 
 /** Margins, sizes, and what else places a thing in its container, from any width on. */
 const PLACING =
-  /^(?:(?:sm|md|lg|xl|2xl|min-\[[^\]]*\]):)*-?(?:m[trblxy]?-|w-|h-|size-|min-[wh]-|max-[wh]-|basis-|flex-(?:1|auto|none|initial)$|grow|shrink|self-|justify-self-|order-|col-|row-|absolute$|relative$|inset-|top-|right-|bottom-|left-|start-|end-|z-|hidden$)/
+  /^(?:(?:sm|md|lg|xl|2xl|min-\[[^\]]*\]|from-[\d_]+):)*-?(?:m[trblxy]?-|w-|h-|size-|min-[wh]-|max-[wh]-|basis-|flex-(?:1|auto|none|initial)$|grow|shrink|self-|justify-self-|order-|col-|row-|absolute$|relative$|inset-|top-|right-|bottom-|left-|start-|end-|z-|hidden$)/
 
 /** The theme that the classes in use refer to. */
 export type TailwindStyling = Styling & {
@@ -113,17 +114,21 @@ export type TailwindStyling = Styling & {
 /** Tailwind 4 utilities, with a theme made of the design's tokens and fonts. */
 export const createTailwind = (
   project: UiProject,
-  { fonts, address, isIcon, units }: StylingOptions,
+  { fonts, address, isIcon, units, namesValues }: StylingOptions,
 ): TailwindStyling => {
   const theme = new TailwindTheme(
     project.theme,
     new Set(project.fonts.map(({ face }) => face.family.toLowerCase())),
   )
   const mainFamily = findMainFamily(project)
+  const names = namesValues ? new ValueNames(theme.colorNames()) : undefined
   let hasEntrance = false
   const classes = new Set<string>()
   const hand = (list: readonly string[]): readonly string[] => {
-    const given = list.filter((name) => name !== '').map((name) => utilityInUnits(name, units))
+    const given = list
+      .filter((name) => name !== '')
+      .map((name) => utilityInUnits(name, units))
+      .map((name) => names?.name(name) ?? name)
     for (const name of given) classes.add(name)
     return given
   }
@@ -180,6 +185,9 @@ export const createTailwind = (
     const lines = [
       ...(units === 'px' ? scaleInPx(classes, own) : []),
       ...own,
+      ...[...(names?.declarations ?? [])]
+        .map(([variable, value]) => `${variable}: ${value};`)
+        .sort(),
       ...(hasEntrance ? ENTRANCE_THEME : []),
     ]
     const block =

@@ -118,6 +118,13 @@ export class TailwindTheme {
     return slug
   }
 
+  /** What the colours of the design's tokens are called. */
+  colorNames(): readonly string[] {
+    return [...this.tokens.values()].flatMap(({ name, type }) =>
+      type === 'color' ? [this.slugs.get(name)!] : [],
+    )
+  }
+
   /** The class for a font family. */
   font(family: string): string {
     const known = this.families.get(family)

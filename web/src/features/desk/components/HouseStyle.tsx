@@ -5,12 +5,14 @@ import {
   TARGETS,
   type CodeStyle,
   type FileLayout,
+  type PictureForm,
   type Script,
   type Units,
 } from '@unimorph/core'
 import { Button } from '../../../shared/ui/Button'
 import { Modal } from '../../../shared/ui/Modal'
 import { useDesk } from '../model/desk-store'
+import { RulesEditor } from './RulesEditor'
 
 const FIELD = 'h-7 min-w-0 rounded-sm border border-rule bg-paper px-2 text-sm'
 
@@ -94,12 +96,19 @@ const UNIT_OPTIONS = [
   ['px', 'in px'],
 ] as const
 
+const PICTURE_OPTIONS = [
+  ['import', 'imported as modules'],
+  ['public', 'by their address, in public/'],
+] as const
+
 const AS_IT_COMES = {
   code: undefined,
   files: undefined,
   script: undefined,
   prefix: undefined,
   units: undefined,
+  pictures: undefined,
+  rules: undefined,
 } as const
 
 const NAME_OPTIONS = [
@@ -193,7 +202,16 @@ const TextField = ({
 
 /** How code is written, what files are called and where they lie; the code follows at once. */
 export const HouseStyle = ({ onClose }: { readonly onClose: () => void }) => {
-  const { target, script, prefix, units, code = {}, files = {} } = useDesk((s) => s.settings)
+  const {
+    target,
+    script,
+    prefix,
+    units,
+    pictures,
+    rules,
+    code = {},
+    files = {},
+  } = useDesk((s) => s.settings)
   const hasCodebase = useDesk((s) => s.codebase !== undefined)
   const changeSettings = useDesk((s) => s.changeSettings)
   const changeCode = (field: keyof CodeStyle, value: unknown): void =>
@@ -236,6 +254,16 @@ export const HouseStyle = ({ onClose }: { readonly onClose: () => void }) => {
               options={UNIT_OPTIONS}
               onChange={(value) =>
                 changeSettings({ units: read(value, 'drawn') as Units | undefined })
+              }
+            />
+          )}
+          {(target === 'react' || target === 'vue') && (
+            <Select
+              label="Pictures"
+              value={pictures ?? 'import'}
+              options={PICTURE_OPTIONS}
+              onChange={(value) =>
+                changeSettings({ pictures: read(value, 'import') as PictureForm | undefined })
               }
             />
           )}
@@ -288,6 +316,7 @@ export const HouseStyle = ({ onClose }: { readonly onClose: () => void }) => {
           ))}
         </fieldset>
       </div>
+      {!isDart && <RulesEditor />}
       {renamed.length > 0 && (
         <section className="mt-5">
           <h3 className="font-semibold">Files with paths of their own</h3>
@@ -313,7 +342,9 @@ export const HouseStyle = ({ onClose }: { readonly onClose: () => void }) => {
       )}
       <div className="mt-5 flex justify-end gap-2">
         <Button
-          disabled={without({ ...code, ...files, script, prefix, units }) === undefined}
+          disabled={
+            without({ ...code, ...files, script, prefix, units, pictures, rules }) === undefined
+          }
           onClick={() => changeSettings(AS_IT_COMES)}
         >
           As it comes

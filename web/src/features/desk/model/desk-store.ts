@@ -165,12 +165,12 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
   const requestOf = (): ConvertRequest => {
     const { settings, scope } = get()
     const { target, styling, derivesStates = true, language, grain, library } = settings
-    const { code, files, script, prefix, units } = settings
+    const { code, files, script, prefix, units, pictures, rules } = settings
     return {
       edits: values(),
       target,
       styling,
-      house: { code, files, script, prefix, units },
+      house: { code, files, script, prefix, units, pictures, rules },
       select: selectedBy(scope),
       derivesStates,
       language,
