@@ -133,11 +133,25 @@ const translate = (project: UiProject, target: TargetId) =>
 const houseOf = ({ house }: ConvertRequest): HouseStyle =>
   inUse ? byConventions(inUse.codebase.conventions, house) : house
 
-/** What is delivered, with the style sheet that is compiled for it. */
-const deliverAs = async (
-  project: UiProject,
-  request: ConvertRequest,
-): Promise<{ readonly emitted: Emitted; readonly delivered: Delivered; readonly css?: string }> => {
+type Ready = { readonly emitted: Emitted; readonly delivered: Delivered; readonly css?: string }
+
+/** Code that is ready, by what it was asked for; as much as there are targets, for what was prepared last. */
+const ready = new Map<string, { readonly of: UiProject; readonly made: Promise<Ready> }>()
+
+/** What is delivered, with the style sheet that is compiled for it; at once where it was asked for before. */
+const deliverAs = (project: UiProject, request: ConvertRequest): Promise<Ready> => {
+  const { target, styling, house } = request
+  const key = JSON.stringify([target, styling, house])
+  const known = ready.get(key)
+  if (known?.of === project) return known.made
+  const made = makeDelivered(translate(project, target).project, request)
+  for (const [other, { of }] of ready) if (of !== project) ready.delete(other)
+  ready.set(key, { of: project, made })
+  made.catch(() => ready.delete(key))
+  return made
+}
+
+const makeDelivered = async (project: UiProject, request: ConvertRequest): Promise<Ready> => {
   const { target, styling, house } = request
   const emitted = TARGETS[target].emit(project, { ...emitStyleOf(house), marks: false, styling })
   const { compiledPath } = emitted.styles
@@ -154,9 +168,9 @@ const deliverAs = async (
 const translateDesign = async (request: ConvertRequest): Promise<Translated> => {
   const { target } = request
   const project = prepareFor(request)
-  if (!project.ok) return { target, files: [], pages: {} }
-  const { delivered } = await deliverAs(translate(project.value, target).project, request)
-  return { target, files: delivered.files, pages: delivered.pages }
+  if (!project.ok) return { target, files: [], origins: {}, pages: {} }
+  const { files, origins, pages } = (await deliverAs(project.value, request)).delivered
+  return { target, files, origins, pages }
 }
 
 const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
@@ -188,7 +202,7 @@ const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
   const { prefix, units, rules } = house
   // What runs here is bundled with its pictures, and has types to be checked by.
   const isOther = house.pictures === 'public' || (house.script === 'javascript' && hasPlainScript)
-  const { emitted, delivered, css: compiled } = await deliverAs(translated.project, request)
+  const { emitted, delivered, css: compiled } = await deliverAs(project.value, request)
   // All stylings but Tailwind say the same, and run here by one sheet for all components.
   const shown = styling === 'tailwind' ? 'tailwind' : 'css'
   const isShown = stylingIn(stylings, styling) === stylingIn(stylings, shown) && !isOther
@@ -374,8 +388,13 @@ const handlers: Handlers = {
   },
   convert: convertDesign,
   translate: translateDesign,
+  async translateAhead(request) {
+    const project = prepareFor(request)
+    if (project.ok) await deliverAs(project.value, request)
+  },
   useCodebase(next) {
     inUse = next
+    ready.clear()
   },
   glossary(target) {
     if (!inUse) return undefined

@@ -139,7 +139,7 @@ export type GlossaryReport = {
 }
 
 /** The code of a target, to be read beside that of another. */
-export type Translated = Pick<Converted, 'target' | 'files' | 'pages'>
+export type Translated = Pick<Converted, 'target' | 'files' | 'origins' | 'pages'>
 
 export type ConvertRequest = {
   readonly edits: readonly Edit[]
@@ -244,6 +244,8 @@ export type Engine = {
   convert(request: ConvertRequest): Converted
   /** The same in another target: its code alone, which is not run. */
   translate(request: ConvertRequest): Translated
+  /** Makes the code of a target ready to be asked for. */
+  translateAhead(request: ConvertRequest): void
   /** The codebase whose components the next conversions use; none when undefined. */
   useCodebase(codebase: CodebaseInUse | undefined): void
   /** What the codebase has for the design as it was last drawn. */

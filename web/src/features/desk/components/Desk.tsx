@@ -57,7 +57,9 @@ const useUndoKeys = (): void => {
 }
 
 const CopyButton = ({ path }: { readonly path: string | undefined }) => {
-  const content = useDesk((s) => s.converted?.files.find((f) => f.path === path)?.content)
+  const content = useDesk(
+    (s) => (s.early ?? s.converted)?.files.find((f) => f.path === path)?.content,
+  )
   if (content?.kind !== 'text') return null
   return <Button onClick={() => copyText(content.text, path)}>Copy</Button>
 }

@@ -45,7 +45,9 @@ export const Source = ({
   const selection = useDesk((s) => s.selection)
   const select = useDesk((s) => s.select)
   const screen = useDesk((s) => s.screen)
-  const files = converted?.files ?? NOTHING
+  const early = useDesk((s) => s.early)
+  const shown = early ?? converted
+  const files = shown?.files ?? NOTHING
   const primary = selection.at(-1)
   const thread = useMemo(
     () => (primary && layers ? findThread(files, layers, primary) : undefined),
@@ -69,7 +71,7 @@ export const Source = ({
   useEffect(() => {
     if (thread) setPicked(thread.path)
   }, [thread])
-  const pagePath = screen ? converted?.pages[screen]?.path : undefined
+  const pagePath = screen ? shown?.pages[screen]?.path : undefined
   useEffect(() => {
     if (pagePath) setPicked(pagePath)
   }, [pagePath])
@@ -110,7 +112,7 @@ export const Source = ({
           onDone={(path) => {
             setRenamed(undefined)
             if (path === renamed) return
-            renameFile(converted?.origins[renamed] ?? renamed, path)
+            renameFile(shown?.origins[renamed] ?? renamed, path)
             setPicked(path)
           }}
         />
@@ -134,10 +136,8 @@ export const Source = ({
         errors={errors}
         onOpen={({ layer, path: said }) => {
           if (layer !== undefined) select([layer])
-          const shown = files.find(
-            (one) => one.path === said || converted?.origins[one.path] === said,
-          )
-          if (shown) setPicked(shown.path)
+          const file = files.find((one) => one.path === said || shown?.origins[one.path] === said)
+          if (file) setPicked(file.path)
         }}
       />
       <TokenLine />
@@ -161,7 +161,7 @@ export const Source = ({
             </p>
           )}
         </div>
-        {translated && translated.target === beside && beside !== converted?.target && (
+        {translated && translated.target === beside && beside !== shown?.target && (
           <div className="min-h-0 min-w-0 flex-1 border-t border-ink @2xl:border-t-0 @2xl:border-l">
             <BesideCode translated={translated} />
           </div>

@@ -1,5 +1,5 @@
 import { create } from 'zustand'
-import type { ContrastPair, Edit, TargetId } from '@unimorph/core'
+import { TARGET_IDS, type ContrastPair, type Edit, type TargetId } from '@unimorph/core'
 import { Cancelled, createEngine } from '../../../engine/engine'
 import type { LayerDetails } from '../../../engine/inspect-layer'
 import type {
@@ -54,6 +54,8 @@ type DeskState = {
   /** The target whose code is shown beside that of the one that is run, and that code. */
   readonly beside: TargetId | undefined
   readonly translated: Translated | undefined
+  /** The code of the target that is wanted, until it runs. */
+  readonly early: Translated | undefined
   /** The codebase whose components are used, and its glossary. */
   readonly codebase: ProjectCodebase | undefined
   readonly isBusy: boolean
@@ -115,6 +117,7 @@ const START: DeskState = {
   buildErrors: [],
   beside: undefined,
   translated: undefined,
+  early: undefined,
   codebase: undefined,
   isBusy: false,
   selection: [],
@@ -131,6 +134,13 @@ const inUse = (found: ProjectCodebase | undefined): CodebaseInUse | undefined =>
 
 const selectedBy = (scope: Scope): readonly string[] =>
   scope.kind === 'all' ? [] : scope.kind === 'screen' ? [scope.screen] : scope.keys
+
+/** So long nothing is done before other targets are made ready, and between them. */
+const BREATH_MS = 150
+/** What takes longer to convert is not converted to what nobody has asked for. */
+const LONGEST_AHEAD_MS = 600
+
+const wait = (ms: number): Promise<void> => new Promise((done) => setTimeout(done, ms))
 
 /** Everything the desk shows. Editing produces edits as values; the drawing and the code follow from them. */
 export const useDesk = create<DeskState & DeskActions>((set, get) => {
@@ -186,15 +196,34 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
     const translated = await engine.call('translate', { ...requestOf(), target: beside })
     if (turn === converting && get().beside === beside) set({ translated })
   }
+  /** Makes the code of all other targets ready, one after the other, for as long as nothing else is to be done. */
+  const lookAhead = async (turn: number): Promise<void> => {
+    const own = requestOf()
+    for (const target of TARGET_IDS) {
+      await wait(BREATH_MS)
+      if (turn !== converting) return
+      if (target !== own.target) await engine.call('translateAhead', { ...own, target })
+    }
+  }
   const convert = async (): Promise<void> => {
     const turn = ++converting
     set({ isBusy: true })
     try {
-      const converted = await engine.call('convert', requestOf())
+      const request = requestOf()
+      const isOther = get().converted !== undefined && get().converted?.target !== request.target
+      // The code of another target is shown at once, before it is built and runs.
+      const early = isOther ? engine.call('translate', request) : undefined
+      const whole = engine.call('convert', request)
+      if (early) {
+        const shown = await early
+        if (turn === converting) set({ early: shown })
+      }
+      const converted = await whole
       // A later change is already on its way; its result is the one to show.
       if (turn !== converting) return
-      set({ converted })
+      set({ converted, early: undefined })
       await translate()
+      if (converted.elapsedMs < LONGEST_AHEAD_MS) lookAhead(turn).catch(() => undefined)
     } catch (error) {
       report(error)
     } finally {
