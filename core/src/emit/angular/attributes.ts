@@ -82,6 +82,7 @@ export const nativeAttributes = (
       ]
     }
     case 'list':
+    case 'records':
       throw new Error(`An element of HTML is given no list: ${attribute.name}`)
     case 'markup':
       throw new Error(`${attribute.name}: what is shown stands between the tags`)

@@ -11,6 +11,8 @@ import {
 } from '../shared/document.js'
 import type { Prop } from '../shared/prop.js'
 import { choiceTypeOf, findOwner, type Parts } from '../shared/prop-owner.js'
+import { capitalise } from '../../text/names.js'
+import { printBlock } from '../script/print-block.js'
 import type { Import } from './print-class.js'
 import { toFileName } from './names.js'
 
@@ -32,6 +34,7 @@ export const typeOfInput = (
     const one = typeOfInput(owner.tag, owner.prop.name, parts, from, self)
     return { ...one, name: /\W/.test(one.name) ? `(${one.name})[]` : `${one.name}[]` }
   }
+  if (owner?.prop.fields) return { name: `${thingTypeOf(owner)}[]`, imports: [] }
   if (owner?.prop.type !== undefined) return { name: owner.prop.type, imports: [] }
   if (owner?.prop.only) return { name: owner.prop.only.map(quoteString).join(' | '), imports: [] }
   if (owner?.prop.kind === 'list') return { name: 'string[]', imports: [] }
@@ -45,6 +48,21 @@ export const typeOfInput = (
     imports: [{ names: [`type ${type}`], from: `${from}/${toFileName(owner.tag)}` }],
   }
 }
+
+/** What the things of a list are called: `PlanItem`. */
+const thingTypeOf = ({ tag, prop }: { readonly tag: string; readonly prop: Prop }): string =>
+  `${tag}${capitalise(prop.name.replace(/^items/, 'item'))}`
+
+/** `export type PlanItem = { … };` */
+export const printThingType = (tag: string, prop: Prop, parts: Parts): Doc =>
+  printBlock(
+    `export type ${thingTypeOf({ tag, prop })} = {`,
+    (prop.fields ?? []).map(
+      ({ name, of }) =>
+        `${name}: ${of ? typeOfInput(of.tag, of.prop, parts, '.').name : 'string'};`,
+    ),
+    '};',
+  )
 
 /** `export type StatusTagTone = "rust" | "kelp";`, an option a line where they are too long for one. */
 export const printChoice = (tag: string, prop: Prop): Doc => {

@@ -114,6 +114,10 @@ const useOf = (
     }
     if (one.kind === 'list')
       return { ...one, name: `[${one.name}]`, texts: one.texts.map(quoteInAttribute) }
+    if (one.kind === 'records') {
+      const rows = one.rows.map((values) => values.map(quoteInAttribute))
+      return { ...one, name: `[${one.name}]`, rows }
+    }
     const prop = part.props.find(({ name }) => name === one.name)
     return inputAttribute(one, scope, prop)
   })

@@ -34,7 +34,7 @@ import {
 } from './behaviour/statements.js'
 import { helperPath } from './behaviour/files.js'
 import { findUsed } from './imports.js'
-import { printChoice, printInput, typeOfInput } from './inputs.js'
+import { printChoice, printThingType, printInput, typeOfInput } from './inputs.js'
 import { printList } from './lists.js'
 import { attributeOf, elementOf, pathOf, toFileName } from './names.js'
 import { printClass, type Import } from './print-class.js'
@@ -246,10 +246,17 @@ export const writePart = (part: PartComponent, options: ComponentOptions): Emitt
       ...(used.isFormElsewhere ? [FORM_IMPORTS] : []),
       ...used.imports,
       ...types.flatMap(({ imports }) => imports),
+      ...own
+        .flatMap(({ fields = [] }) => fields)
+        .flatMap(({ of }) => (of ? typeOfInput(of.tag, of.prop, parts, '.').imports : [])),
     ],
-    types: own
-      .filter(({ kind, of }) => kind === 'choice' && !of)
-      .map((prop) => printChoice(tag, prop)),
+    types: own.flatMap((prop) =>
+      prop.fields
+        ? [printThingType(tag, prop, parts)]
+        : prop.kind === 'choice' && !prop.of
+          ? [printChoice(tag, prop)]
+          : [],
+    ),
     members: [
       [
         ...own.map((prop, i) => printInput(prop, types[i]!.name)),

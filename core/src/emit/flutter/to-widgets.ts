@@ -7,7 +7,7 @@ import {
   type MarkupElement,
   type MarkupNode,
 } from '../shared/markup.js'
-import type { PartComponent, Prop } from '../shared/prop.js'
+import type { ListPart, PartComponent, Prop } from '../shared/prop.js'
 import { findOwner } from '../shared/prop-owner.js'
 import { affected, arranged, boxed, held, placed, type Said } from './boxes.js'
 import {
@@ -197,6 +197,13 @@ const textValue = (
     : quoteDart(value)
 }
 
+/** What a thing in a list has, as Dart. */
+const partValue = (value: string, of: ListPart | undefined, context: WidgetContext): string => {
+  const part = of?.of && context.parts.get(of.of.tag)
+  const prop = part?.props.find(({ name }) => name === of?.of?.prop)
+  return part ? textValue(value, prop, part, context) : quoteDart(value)
+}
+
 const useOf = (element: MarkupElement, part: PartComponent, context: WidgetContext): Dart => {
   const said = saidOf(element, context)
   const named = Object.fromEntries(
@@ -214,6 +221,20 @@ const useOf = (element: MarkupElement, part: PartComponent, context: WidgetConte
       if (one.kind === 'list') {
         const values = one.texts.map((own) => raw(textValue(own, prop, part, context)))
         return [[dartName(one.name), list(values)]]
+      }
+      if (one.kind === 'records') {
+        const things = one.rows.map((values) =>
+          call(
+            '',
+            Object.fromEntries(
+              values.map((value, i) => [
+                dartName(one.fields[i]!),
+                raw(partValue(value, prop?.fields?.[i], context)),
+              ]),
+            ),
+          ),
+        )
+        return [[dartName(one.name), list(things)]]
       }
       return [[dartName(one.name), propValue(one, prop, part, context)]]
     }),

@@ -3,7 +3,7 @@ import type { EmittedFile } from '../shared/emitted-file.js'
 import type { Statement } from '../shared/component-code.js'
 import type { DataList, ListField } from '../shared/lists.js'
 import type { MarkupElement, MarkupNode } from '../shared/markup.js'
-import type { PartComponent, Prop } from '../shared/prop.js'
+import type { ListPart, PartComponent, Prop } from '../shared/prop.js'
 import { choiceTypeOf, findOwner, type Parts } from '../shared/prop-owner.js'
 import { relativePath } from '../../text/file-paths.js'
 import { finishUnit, folderOf, type BuiltUnit, type UnitOptions } from '../shared/units.js'
@@ -266,6 +266,19 @@ const propType = (
   options: FlutterOptions,
   context: WidgetContext,
 ): string => {
+  if (prop.fields) {
+    const typeOfPart = ({ name, of }: ListPart): string =>
+      of
+        ? propType(
+            of.tag,
+            { id: name, name: of.prop, kind: 'text', isOptional: false },
+            options,
+            context,
+          )
+        : 'String'
+    const parts = prop.fields.map((one) => `${typeOfPart(one)} ${dartName(one.name)}`)
+    return `List<({${parts.join(', ')}})>`
+  }
   const owner = findOwner(tag, prop.name, options.parts) ?? { tag, prop }
   if (owner.prop.type !== undefined) return owner.prop.type
   if (owner.prop.kind === 'flag') return 'bool'

@@ -21,7 +21,7 @@ import {
   span,
   type Doc,
 } from '../shared/document.js'
-import { printTexts } from '../shared/print-texts.js'
+import { printRecords, printTexts } from '../shared/print-texts.js'
 import { quoteString } from '../script/quote-string.js'
 import { escapeText, quoteAttribute } from './escape.js'
 
@@ -48,6 +48,10 @@ const printAttribute = (attribute: Attribute): Doc => {
     case 'list': {
       const texts = attribute.texts.map(quoteString)
       return concat([`${attribute.name}={`, printTexts(texts), '}'])
+    }
+    case 'records': {
+      const rows = attribute.rows.map((values) => values.map(quoteString))
+      return concat([`${attribute.name}={`, printRecords(attribute.fields, rows), '}'])
     }
     case 'markup':
       return printShown(attribute.name, attribute.nodes)

@@ -8,7 +8,7 @@ import { printBlock } from '../script/print-block.js'
 import { ownSheet } from './own-sheet.js'
 import { printPropsComment } from './props-comment.js'
 import { printReturnedJsx } from './print-jsx.js'
-import { printLooks, printMember, printNames } from '../script/print-props.js'
+import { printLooks, printMember, printNames, typesNeeded } from '../script/print-props.js'
 
 const PRINT_WIDTH = 80
 
@@ -20,7 +20,7 @@ export const emitPart = (
   { tag, props, looks, markup, sheet }: PartComponent,
   { plan, helpers, styling, isPlain }: ComponentOptions,
 ): EmittedFile[] => {
-  const types = props.flatMap(({ of }) => (of ? [of.tag] : []))
+  const types = props.flatMap(typesNeeded)
   const imports = importsOf(markup, [], { plan, folder: 'components', helpers, types })
   const path = `src/components/${tag}`
   const own = ownSheet(path, sheet, styling)

@@ -1,12 +1,35 @@
 import { concat, group, ifBreak, indent, join, line, type Doc } from '../shared/document.js'
 import type { Looks } from '../shared/looks.js'
-import type { Prop } from '../shared/prop.js'
+import type { ListPart, Prop } from '../shared/prop.js'
 import { printBlock } from './print-block.js'
 import { printProperty } from './print-property.js'
 import { quoteString } from './quote-string.js'
 
+const typeOfPart = ({ of }: ListPart): string =>
+  of ? `${of.tag}Props[${quoteString(of.prop)}]` : 'string'
+
+/** The type of the things in a list, on one line where it fits: `{ name: string; price: string }`. */
+const printThing = (fields: readonly ListPart[]): Doc =>
+  group(
+    concat([
+      '{',
+      indent(
+        concat([
+          line,
+          join(
+            concat([';', line]),
+            fields.map((field) => `${field.name}: ${typeOfPart(field)}`),
+          ),
+        ]),
+      ),
+      ifBreak(';', ''),
+      line,
+      '}',
+    ]),
+  )
+
 /** The types a prop may have. */
-export const typeOf = ({ kind, of, type, only, options = [] }: Prop): readonly string[] => {
+export const typeOf = ({ kind, of, type, only, fields, options = [] }: Prop): readonly string[] => {
   if (type !== undefined) return type.split(' | ')
   if (only) return only.map(quoteString)
   const many = kind === 'list' ? '[]' : ''
@@ -14,14 +37,21 @@ export const typeOf = ({ kind, of, type, only, options = [] }: Prop): readonly s
   if (kind === 'flag') return ['boolean']
   if (kind === 'number') return ['number']
   if (kind === 'slot') return ['ReactNode']
+  if (fields)
+    return [`{ ${fields.map((field) => `${field.name}: ${typeOfPart(field)}`).join('; ')} }[]`]
   if (kind === 'list') return ['string[]']
   return kind === 'choice' ? options.map(quoteString) : ['string']
 }
+
+/** The components whose types a prop's type is made of. */
+export const typesNeeded = ({ of, fields = [] }: Prop): readonly string[] =>
+  [of, ...fields.map((field) => field.of)].flatMap((one) => (one ? [one.tag] : []))
 
 /** `tone?: "rust" | "kelp";`, an option a line where they are too long for one. */
 export const printMember = (prop: Prop): Doc => {
   const types = typeOf(prop)
   const head = `${prop.name}${prop.isOptional ? '?' : ''}:`
+  if (prop.fields) return concat([`${head} `, printThing(prop.fields), '[];'])
   if (types.length === 1) return `${head} ${types[0]!};`
   const options = join(concat([line, '| ']), types)
   return group(concat([head, indent(concat([line, ifBreak('| ', ''), options])), ';']))

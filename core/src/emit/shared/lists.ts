@@ -86,7 +86,10 @@ const isSameBeside = (
   { holdsClasses }: ListOptions,
 ): boolean => {
   const isBeside = (one: Attribute): boolean =>
-    one.kind === 'markup' || one.kind === 'list' || (isClass(one) && !holdsClasses)
+    one.kind === 'markup' ||
+    one.kind === 'list' ||
+    one.kind === 'records' ||
+    (isClass(one) && !holdsClasses)
   const beside = ({ attributes }: MarkupElement): string =>
     JSON.stringify(attributes.filter(isBeside))
   return beside(a) === beside(b)

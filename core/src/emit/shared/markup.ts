@@ -16,6 +16,13 @@ export type Attribute =
   | { readonly name: string; readonly kind: 'code'; readonly code: string; readonly type?: string }
   /** Several texts, handed to a component that writes each; in quotes where a target has them ready to be printed. */
   | { readonly name: string; readonly kind: 'list'; readonly texts: readonly string[] }
+  /** Several things, each with several texts, in the order of the fields. */
+  | {
+      readonly name: string
+      readonly kind: 'records'
+      readonly fields: readonly string[]
+      readonly rows: readonly (readonly string[])[]
+    }
   /** Something that is shown, handed to a component. */
   | { readonly name: string; readonly kind: 'markup'; readonly nodes: readonly MarkupNode[] }
   /** Classes of a component, some of which depend on what it is given. */

@@ -20,6 +20,26 @@ const line = (key: string, words: string): Json =>
     { name: 'Line', layout: { kind: 'row', gap: 8, padding: 0 } },
   )
 
+/** A line with what it costs by itself. */
+const priced = (key: string, words: string): Json => {
+  const [what = '', price = ''] = words.split(': ')
+  return frame(
+    key,
+    [
+      layer('ellipse', `${key}-dot`, {
+        box: { x: 0, y: 0, width: 8, height: 8 },
+        ...paint('#8fb3b0'),
+      }),
+      text(`${key}-what`, what, { name: 'What' }),
+      text(`${key}-price`, price, {
+        name: 'Price',
+        style: { family: 'Inter', size: 12, lineHeight: 18, color: '#446677' },
+      }),
+    ],
+    { name: 'Line', layout: { kind: 'row', gap: 8, padding: 0 } },
+  )
+}
+
 /** A plan: how it is called, what is in it, what it costs. */
 const plan = (i: number, contents: readonly string[]): Json =>
   frame(
@@ -30,7 +50,9 @@ const plan = (i: number, contents: readonly string[]): Json =>
       }),
       frame(
         `lines-${i}`,
-        contents.map((words, at) => line(`line-${i}-${at}`, words)),
+        contents.map((words, at) =>
+          (words.includes(': ') ? priced : line)(`line-${i}-${at}`, words),
+        ),
         { name: 'Lines', layout: { ...column, padding: 0 } },
       ),
       text(`price-${i}`, `€ ${i + 4}`),
@@ -91,4 +113,36 @@ test('where all have as many lines, each is a prop of its own', () => {
     'react',
   )
   expect(components.flatMap(({ props }) => props.map(({ kind }) => kind))).not.toContain('list')
+})
+
+const PRICED = PLANS.map((own, i) => own.map((words, at) => `${words}: € ${i + at + 1}`))
+
+test('lines that say several things are a list of things', () => {
+  const { components } = emit(PRICED, 'react')
+  const whole = components.find(({ uses }) => uses.length === PRICED.length)!
+  const at = whole.props.findIndex(({ kind }) => kind === 'list')
+  expect(whole.props[at]!.fields!.map(({ name }) => name)).toEqual(['what', 'price'])
+  expect(whole.uses.map(({ values }) => values[at])).toEqual(
+    PRICED.map((own) => own.map((words) => words.replace(': ', '\t')).join('\n')),
+  )
+})
+
+const USE = {
+  double: /\{\s*what: "Tide tables",\s*price: "€ 1",?\s*\},\s*\{\s*what: "One harbour"/,
+  single: /\{\s*what: 'Tide tables',\s*price: '€ 1',?\s*\},\s*\{\s*what: 'One harbour'/,
+}
+
+test.each([
+  ['react', /items: \{ what: .*; price: .* \}\[\];/, USE.double],
+  ['vue', /items: \{ what: .*; price: .* \}\[\];/, USE.single],
+  ['angular', /items = input\.required<PlanItem\[\]>\(\)/, USE.single],
+  [
+    'flutter',
+    /List<\(\{String what, String price\}\)> items;/,
+    /\(\s*what: 'Tide tables',\s*price: '€ 1',?\s*\)/,
+  ],
+] as const)('%s has a type for them, and is given them', (target, type, use) => {
+  const { code } = emit(PRICED, target)
+  expect(code).toMatch(type)
+  expect(code).toMatch(use)
 })

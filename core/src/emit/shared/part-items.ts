@@ -4,11 +4,12 @@ import { classesOf, type Overlay } from './unify.js'
 /** Items of one list: the places at which they stand, what each thing's items say, and how one is written. */
 export type Items = {
   readonly columns: readonly Overlay[]
-  readonly texts: readonly (readonly string[])[]
-  /** What the texts are given to, where that is a component. */
-  readonly of?: { readonly tag: string; readonly prop: string }
-  /** An item that says what `item` is. */
-  template(item: string): MarkupElement
+  /** What an item says that differs, in reading order. */
+  readonly fields: readonly Said[]
+  /** By the thing, and its items. */
+  readonly rows: readonly (readonly (readonly string[])[])[]
+  /** An item that says, for each field, what some code is. */
+  template(codeOf: (field: number) => string): MarkupElement
 }
 
 export type ItemOptions = {
@@ -19,10 +20,16 @@ export type ItemOptions = {
 
 /** Fewer items are things of their own. */
 const LEAST_ITEMS = 3
+/** What differs in more has little in common. */
+const MOST_FIELDS = 8
 const CONTROLS: ReadonlySet<string> = new Set(['input', 'select', 'textarea'])
 
-/** Something an item says: words in it, or given to a component in it. */
-type Said = { readonly text: string; readonly of?: { readonly tag: string; readonly prop: string } }
+/** Something an item says: words in an element of it, or what is given to a component in it. */
+export type Said = {
+  readonly text: string
+  readonly in: MarkupElement
+  readonly of?: { readonly tag: string; readonly prop: string }
+}
 
 const isSaid = (one: Attribute, element: MarkupElement): boolean =>
   element.isUse === true && one.kind === 'text' && one.type === undefined && !isClass(one)
@@ -35,12 +42,15 @@ const mapSaid = (
   ...element,
   attributes: element.attributes.map((one) =>
     isSaid(one, element) && one.kind === 'text'
-      ? say.attribute({ text: one.text, of: { tag: element.tag, prop: one.name } }, one)
+      ? say.attribute(
+          { text: one.text, in: element, of: { tag: element.tag, prop: one.name } },
+          one,
+        )
       : one,
   ),
   children: element.children.map((child) =>
     child.kind === 'text'
-      ? say.text({ text: child.text })
+      ? say.text({ text: child.text, in: element })
       : child.kind === 'element'
         ? mapSaid(child, say)
         : child,
@@ -92,8 +102,8 @@ const countClasses = (node: MarkupNode): number =>
     : classesOf(node).length + node.children.reduce((sum, one) => sum + countClasses(one), 0)
 
 /**
- * Items that follow one another from a place on, where some things have more of them than others, and that differ in one
- * thing they say. Undefined where there are none.
+ * Items that follow one another from a place on, where some things have more of them than others, and that differ in what
+ * they say. Undefined where there are none.
  */
 export const itemsFrom = (
   { cells, children }: Overlay,
@@ -116,26 +126,33 @@ export const itemsFrom = (
     (at) => new Set(said.map((own) => own[at]!.text)).size > 1,
   )
   // Items that are all the same say nothing, but for those that are nothing but words.
-  const [hole, ...others] = count === 1 ? [0] : differing
-  if (hole === undefined || others.length > 0) return undefined
+  const holes = count === 1 ? [0] : differing
+  if (holes.length === 0 || holes.length > MOST_FIELDS) return undefined
   const model = items.reduce((a, b) => (countClasses(b) > countClasses(a) ? b : a))
-  const { of } = said[0]![hole]!
   return {
     columns,
-    texts: cells.map((_, row) =>
+    fields: holes.map((hole) => said[0]![hole]!),
+    rows: cells.map((_, row) =>
       columns.flatMap((column) => {
         const cell = column.cells[row]
-        return cell?.kind === 'element' ? [saidIn(cell)[hole]!.text] : []
+        if (cell?.kind !== 'element') return []
+        const own = saidIn(cell)
+        return [holes.map((hole) => own[hole]!.text)]
       }),
     ),
-    ...(of ? { of } : {}),
-    template: (item) => {
+    template: (codeOf) => {
       let at = 0
+      const next = (): number => holes.indexOf(at++)
       return withoutLayers(
         mapSaid(model, {
-          text: ({ text }) =>
-            at++ === hole ? { kind: 'expression', code: item } : { kind: 'text', text },
-          attribute: (_, one) => (at++ === hole ? code(one.name, item) : one),
+          text({ text }) {
+            const field = next()
+            return field < 0 ? { kind: 'text', text } : { kind: 'expression', code: codeOf(field) }
+          },
+          attribute(_, one) {
+            const field = next()
+            return field < 0 ? one : code(one.name, codeOf(field))
+          },
         }),
       ) as MarkupElement
     },

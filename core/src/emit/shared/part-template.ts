@@ -11,8 +11,15 @@ import {
   type MarkupNode,
 } from './markup.js'
 import type { Varying } from './looks.js'
-import type { Prop, PropValue } from './prop.js'
-import { ATTRIBUTE_NAMES, FLAG_NAMES, nameOfWords, PropNames } from './prop-names.js'
+import type { ListPart, Prop, PropValue } from './prop.js'
+import {
+  ATTRIBUTE_NAMES,
+  FLAG_NAMES,
+  LONGEST_NAME,
+  nameOfWords,
+  PropNames,
+  TAKEN_NAMES,
+} from './prop-names.js'
 import type { Items } from './part-items.js'
 import { placesIn, type PlaceOptions } from './part-places.js'
 import { classesOf, type Overlay } from './unify.js'
@@ -40,8 +47,10 @@ export type Field = Pick<Prop, 'id' | 'name' | 'kind' | 'of' | 'only' | 'type'> 
   readonly standard?: boolean
   /** Of a slot: what each shows. */
   readonly shown?: readonly (MarkupNode | undefined)[]
-  /** Of a list: the texts of each. */
-  readonly texts?: readonly (readonly string[])[]
+  /** Of a list of things that have several texts each: what those are. */
+  readonly parts?: readonly ListPart[]
+  /** Of a list: what the items of each say. */
+  readonly rows?: Items['rows']
 }
 
 /** Why things cannot be one component: what differs cannot be given. */
@@ -116,21 +125,40 @@ export class Template {
     return { ...rest, attributes, children }
   }
 
-  /** Several texts, each in an item of its own: a loop over what is given. */
-  private list({ texts, of, template }: Items): MarkupNode {
+  /** Several items: a loop over what is given, which are texts, or things that have several each. */
+  private list({ fields, rows, template }: Items): MarkupNode {
     if (this.fields.length >= MOST_PROPS) throw new NotOne()
     const named = this.names.take('items')
     const item = this.names.take('item').name
-    const values = texts.map((own) => own.join('\n'))
-    this.fields.push({ ...named, kind: 'list', values, texts, ...(of ? { of } : {}) })
-    const areDistinct = texts.every((own) => new Set(own).size === own.length)
+    const lines = rows.map((own) => own.map((texts) => texts.map(asCell).join('\t')))
+    const values = lines.map((own) => own.join('\n'))
+    const [first, ...others] = fields
+    const parts = others.length > 0 ? this.listParts(fields, rows) : undefined
+    const of = parts ? {} : first!.of ? { of: first!.of } : {}
+    this.fields.push({ ...named, kind: 'list', values, rows, ...(parts ? { parts } : {}), ...of })
+    // What tells all items of a thing apart names them.
+    const telling = fields.findIndex((_, at) =>
+      rows.every((own) => new Set(own.map((texts) => texts[at])).size === own.length),
+    )
+    const codeOf = (at: number): string => (parts ? `${item}.${parts[at]!.name}` : item)
     return {
       kind: 'loop',
       list: named.name,
       item,
-      key: areDistinct ? item : undefined,
-      template: template(item),
+      key: telling < 0 ? undefined : codeOf(telling),
+      template: template(codeOf),
     }
+  }
+
+  /** What each thing of a list has, by the layers that say it. */
+  private listParts(fields: Items['fields'], rows: Items['rows']): readonly ListPart[] {
+    const names = new UniqueNames('', TAKEN_NAMES)
+    return fields.map(({ in: element, of }, at) => {
+      const texts = rows.flatMap((own) => own.map((one) => one[at]))
+      const wanted = of?.prop ?? this.nameOf(element.layer) ?? nameOfWords(texts, element.tag)
+      const name = names.take(toCamel(wanted, 'text').slice(0, LONGEST_NAME))
+      return of ? { name, of } : { name }
+    })
   }
 
   /** Each has something of its own here, and is given it. */
@@ -202,7 +230,7 @@ export class Template {
         if (!isFree) throw new NotOne()
         return [model]
       }
-      if (['spread', 'markup', 'list'].includes(model.kind)) throw new NotOne()
+      if (['spread', 'markup', 'list', 'records'].includes(model.kind)) throw new NotOne()
       const isLacking = elements.some((element, i) => element && !all[i])
       if (isLacking && ALWAYS_SAID.has(name)) throw new NotOne()
       if (all.every((one) => one === undefined || isTrue(one))) {
@@ -307,6 +335,9 @@ export class Template {
     return (left.length > 0 ? left : words).slice(0, 3).join(' ') || undefined
   }
 }
+
+/** A text as one of several on a line. */
+const asCell = (text: string): string => text.replace(/[\t\n]/g, ' ')
 
 /** All texts in something, in reading order. */
 export const textsIn = (node: MarkupNode): readonly string[] =>

@@ -55,11 +55,17 @@ const asAttribute = (prop: Prop, value: PropValue): Attribute[] => {
 type Given = {
   readonly prop: Prop
   readonly values: readonly PropValue[]
-} & Pick<Field, 'shown' | 'texts'>
+} & Pick<Field, 'shown' | 'rows'>
 
 /** What one instance is given, as attributes of its use. */
-const attributesOf = ({ prop, values, shown, texts }: Given, at: number): readonly Attribute[] => {
-  if (prop.kind === 'list') return [{ name: prop.name, kind: 'list', texts: texts![at]! }]
+const attributesOf = ({ prop, values, shown, rows }: Given, at: number): readonly Attribute[] => {
+  const { name, fields } = prop
+  if (prop.kind === 'list') {
+    const own = rows![at]!
+    return fields
+      ? [{ name, kind: 'records', fields: fields.map((field) => field.name), rows: own }]
+      : [{ name, kind: 'list', texts: own.map(([text]) => text!) }]
+  }
   if (prop.kind !== 'slot') return asAttribute(prop, values[at])
   const node = shown?.[at]
   return node ? [{ name: prop.name, kind: 'markup', nodes: [node] }] : []
@@ -164,15 +170,16 @@ const makeComponent = (
     },
     values,
   }))
-  const given = fields.map(({ values, standard, shown, texts, ...field }): Given => ({
+  const given = fields.map(({ values, standard, shown, rows, parts, ...field }): Given => ({
     prop: {
       ...field,
+      ...(parts ? { fields: parts } : {}),
       isOptional: field.kind === 'flag' || values.includes(undefined),
       ...(field.kind === 'flag' ? { standard: standard ?? false } : {}),
     },
     values,
     ...(shown ? { shown } : {}),
-    ...(texts ? { texts } : {}),
+    ...(rows ? { rows } : {}),
   }))
   const isPlaced = placing.some((list) => list !== '')
   const placed: Given = {

@@ -14,7 +14,7 @@ import {
   type GroupId,
 } from './document.js'
 import { escapeCode, escapeText, quoteAttribute } from './html-escape.js'
-import { printTexts } from './print-texts.js'
+import { printRecords, printTexts } from './print-texts.js'
 import {
   borrowsLastChildClosingEnd,
   borrowsNextOpeningStart,
@@ -71,6 +71,10 @@ const printAttribute = (attribute: Attribute): Doc => {
   if (attribute.kind === 'list') {
     const texts = attribute.texts.map(escapeCode)
     return concat([`${name}="`, printTexts(texts), '"'])
+  }
+  if (attribute.kind === 'records') {
+    const rows = attribute.rows.map((values) => values.map(escapeCode))
+    return concat([`${name}="`, printRecords(attribute.fields, rows), '"'])
   }
   if (attribute.kind === 'markup') throw new Error(`${name}: markup is no attribute of a tag`)
   const words = escapeCode(attribute.code)

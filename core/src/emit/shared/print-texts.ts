@@ -1,4 +1,51 @@
-import { concat, group, ifBreak, indent, join, line, softline, type Doc } from './document.js'
+import {
+  concat,
+  group,
+  hardline,
+  ifBreak,
+  indent,
+  join,
+  line,
+  softline,
+  type Doc,
+} from './document.js'
+
+/** Things as a list of objects, each on a line where it fits; more than one are never on one line. Values are code. */
+export const printRecords = (
+  fields: readonly string[],
+  rows: readonly (readonly string[])[],
+): Doc => {
+  if (rows.length === 0) return '[]'
+  const objects = rows.map((values) =>
+    group(
+      concat([
+        '{',
+        indent(
+          concat([
+            line,
+            join(
+              concat([',', line]),
+              fields.map((name, i) => `${name}: ${values[i]!}`),
+            ),
+          ]),
+        ),
+        ifBreak(',', ''),
+        line,
+        '}',
+      ]),
+    ),
+  )
+  const [only] = objects
+  if (rows.length === 1) {
+    return group(concat(['[', indent(concat([softline, only!])), ifBreak(',', ''), softline, ']']))
+  }
+  return concat([
+    '[',
+    indent(concat([hardline, join(concat([',', hardline]), objects), ','])),
+    hardline,
+    ']',
+  ])
+}
 
 /** Texts, in quotes already, as a list: on one line where they fit, else each on its own. */
 export const printTexts = (texts: readonly string[]): Doc =>

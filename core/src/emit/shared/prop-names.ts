@@ -17,11 +17,11 @@ export const ATTRIBUTE_NAMES: Readonly<Record<string, string>> = {
   placeholder: 'hint',
   defaultChecked: 'isOn',
 }
-const TAKEN_NAMES: readonly string[] =
+export const TAKEN_NAMES: readonly string[] =
   'key ref class className children default new delete in for if else return function const let var switch case this super import export props'.split(
     ' ',
   )
-const LONGEST_NAME = 18
+export const LONGEST_NAME = 18
 
 const TAG_NAMES: Readonly<Record<string, string>> = {
   label: 'label',

@@ -1,13 +1,21 @@
 import type { MarkupElement } from './markup.js'
 import type { Looks } from './looks.js'
 
+/** What each thing in a list has; `of`: it is handed on to a component inside, as this. */
+export type ListPart = {
+  readonly name: string
+  readonly of?: { readonly tag: string; readonly prop: string }
+}
+
 /** What a component is given. */
 export type Prop = {
   /** By which a person's words about it are known, whatever it is called. */
   readonly id: string
   readonly name: string
-  /** `slot`: something that is shown; `list`: several texts. */
+  /** `slot`: something that is shown; `list`: several texts, or several things of which each has some. */
   readonly kind: 'text' | 'number' | 'code' | 'flag' | 'choice' | 'classes' | 'slot' | 'list'
+  /** Of a list of things that have several texts each: what those are. */
+  readonly fields?: readonly ListPart[]
   /** Of a choice: what may be chosen. */
   readonly options?: readonly string[]
   /** Of a text: the only ones that may be given, where a person has said so. */
@@ -38,5 +46,8 @@ export type PartComponent = {
   }[]
 }
 
-/** What an instance is given; undefined: nothing. Of a list: its texts, each on a line; of a slot: what it says. */
+/**
+ * What an instance is given; undefined: nothing. Of a list: its texts, or things, each on a line, with tabs between what one has;
+ * of a slot: what it says.
+ */
 export type PropValue = string | boolean | undefined

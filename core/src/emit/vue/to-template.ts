@@ -51,6 +51,14 @@ const attributesOf = (attribute: Attribute, tag: string): readonly Attribute[] =
           texts: attribute.texts.map(quoteInAttribute),
         },
       ]
+    case 'records':
+      return [
+        {
+          ...attribute,
+          name: `:${hyphenate(attribute.name)}`,
+          rows: attribute.rows.map((values) => values.map(quoteInAttribute)),
+        },
+      ]
     case 'markup':
       // It stands in a slot.
       return []

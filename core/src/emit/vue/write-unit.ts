@@ -3,7 +3,7 @@ import { listBlocks } from '../script/print-list.js'
 import { printBlock } from '../script/print-block.js'
 import { printPage } from '../script/print-page.js'
 import { scriptUse } from '../script/use-spelling.js'
-import { printLooks, printMember, printNames } from '../script/print-props.js'
+import { printLooks, printMember, printNames, typesNeeded } from '../script/print-props.js'
 import type { ComponentOptions } from '../shared/component-target.js'
 import { concat, group, hardline, join, type Doc } from '../shared/document.js'
 import type { EmittedFile } from '../shared/emitted-file.js'
@@ -116,7 +116,7 @@ export const writePart = (
   { plan, helpers }: ComponentOptions,
 ): EmittedFile[] => {
   const own = props.filter(isProp)
-  const types = own.flatMap(({ of }) => (of ? [of.tag] : []))
+  const types = own.flatMap(typesNeeded)
   const namesClasses = looks.some(({ isCode }) => isCode)
   const functions = namesClasses ? ['useCssModule'] : []
   const imports = importsOf(markup, [], { plan, folder: 'components', helpers, types, functions })

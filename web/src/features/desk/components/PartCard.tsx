@@ -17,7 +17,7 @@ const shown = (value: Value): string =>
       ? 'yes'
       : value === false
         ? 'no'
-        : value.replaceAll('\n', ', ')
+        : value.replaceAll('\n', ', ').replaceAll('\t', ' ')
 
 type PropertiesProps = {
   readonly part: UiPart

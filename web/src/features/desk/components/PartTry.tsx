@@ -9,6 +9,8 @@ import {
   buildPartPage,
   findPictures,
   givenBy,
+  linesOf,
+  readLines,
   type Given,
 } from '../model/part-page'
 import { useBundle } from '../model/use-bundle'
@@ -24,7 +26,7 @@ type ControlProps = {
 
 /** What one prop is given, by what may be given. */
 const Control = ({ prop, value, pictures, onChange }: ControlProps) => {
-  const { kind, options = [], standard } = prop
+  const { kind, options = [], standard, fields } = prop
   if (typeof value === 'number') {
     return (
       <input
@@ -76,8 +78,9 @@ const Control = ({ prop, value, pictures, onChange }: ControlProps) => {
         <textarea
           rows={3}
           className={`${FIELD} h-auto! resize-y py-1`}
-          value={Array.isArray(value) ? value.join('\n') : ''}
-          onChange={(event) => onChange(event.target.value.split('\n'))}
+          value={linesOf(value)}
+          title={fields && `A line each: ${fields.map(({ name }) => name).join(' | ')}`}
+          onChange={(event) => onChange(readLines(event.target.value, fields))}
         />
       )
     case 'slot':

@@ -2,10 +2,11 @@ import type { Prop, UiPart } from '@unimorph/core'
 import { useState } from 'react'
 import { useDesk } from '../model/desk-store'
 
-const typeOf = ({ kind, of, options = [] }: Prop): string => {
+const typeOf = ({ kind, of, fields, options = [] }: Prop): string => {
   if (kind === 'flag') return 'yes or no'
   if (kind === 'choice') return options.join(' | ')
   if (kind === 'slot') return 'slot'
+  if (fields) return `list of ${fields.map(({ name }) => name).join(', ')}`
   if (kind === 'list') return 'texts'
   if (kind === 'classes') return 'where it stands'
   if (kind === 'code') return of ? 'handed on' : 'picture'

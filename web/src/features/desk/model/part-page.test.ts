@@ -1,5 +1,12 @@
 import type { EmittedComponent, EmittedFile } from '@unimorph/core'
-import { buildPartFiles, buildPartPage, findPictures, givenBy } from './part-page'
+import {
+  buildPartFiles,
+  buildPartPage,
+  findPictures,
+  givenBy,
+  linesOf,
+  readLines,
+} from './part-page'
 
 const file = (path: string, text: string): EmittedFile => ({
   path,
@@ -99,4 +106,31 @@ describe('a component by itself', () => {
     expect(page).toContain('<body style="padding:24px;font-family:var(--font-inter)">')
     expect(page).toContain('<script>run()</script>')
   })
+})
+
+test('things of a list that have several texts are given as such, and typed a line each', () => {
+  const fields = [{ name: 'what' }, { name: 'price' }]
+  const component: EmittedComponent = {
+    ...COMPONENT,
+    props: [{ id: 'items', name: 'items', kind: 'list', fields, isOptional: false }],
+    uses: [{ layer: 'a', values: ['Tide tables\t€ 1\nMail\t€ 2'] }],
+  }
+  const { items } = givenBy(component, 'a')
+  const things = [
+    { what: 'Tide tables', price: '€ 1' },
+    { what: 'Mail', price: '€ 2' },
+  ]
+  expect(items).toEqual(things)
+  expect(linesOf(items)).toBe('Tide tables | € 1\nMail | € 2')
+  expect(readLines(linesOf(items), fields)).toEqual(things)
+  expect(readLines('Mail', fields)).toEqual([{ what: 'Mail', price: '' }])
+})
+
+test('words that are numbers are given as numbers', () => {
+  const component: EmittedComponent = {
+    ...COMPONENT,
+    props: [{ id: 'count', name: 'count', kind: 'number', isOptional: false }],
+    uses: [{ layer: 'a', values: ['12'] }],
+  }
+  expect(givenBy(component, 'a')).toEqual({ count: 12 })
 })

@@ -5,9 +5,39 @@ import type { Converted } from '../../../engine/protocol'
 import { buildAppPage, toSources } from './preview-html'
 
 /** What a component is given: a picture by the name it is imported under, a list by its texts. */
+type Thing = Readonly<Record<string, string>>
+
 export type Given = Readonly<
-  Record<string, string | number | boolean | readonly string[] | { readonly picture: string }>
+  Record<
+    string,
+    string | number | boolean | readonly string[] | readonly Thing[] | { readonly picture: string }
+  >
 >
+
+/** Between the texts of one thing, where a list of things is typed, a thing a line. */
+const BETWEEN = ' | '
+
+/** A list as lines to be typed. */
+export const linesOf = (value: Given[string] | undefined): string =>
+  Array.isArray(value)
+    ? (value as readonly (string | Thing)[])
+        .map((one) => (typeof one === 'string' ? one : Object.values(one).join(BETWEEN)))
+        .join('\n')
+    : ''
+
+/** What was typed as a list: its texts, or things that have `fields`. */
+export const readLines = (
+  text: string,
+  fields: Prop['fields'],
+  between = BETWEEN,
+): readonly string[] | readonly Thing[] => {
+  const lines = text.split('\n')
+  if (!fields) return lines
+  return lines.map((line) => {
+    const texts = line.split(between)
+    return Object.fromEntries(fields.map(({ name }, i) => [name, texts[i]?.trim() ?? '']))
+  })
+}
 
 /** Where the pictures are that components are given, by the names they are imported under. */
 export const findPictures = ({
@@ -127,13 +157,15 @@ export const buildPartPage = (converted: Converted, bundle: Bundle): string => {
 export const givenBy = ({ props, uses }: EmittedComponent, layer: string | undefined): Given => {
   const use = uses.find((one) => one.layer === layer) ?? uses[0]
   return Object.fromEntries(
-    props.flatMap(({ name, kind }: Prop, i): readonly (readonly [string, Given[string]])[] => {
-      const value = use?.values[i]
-      if (value === undefined || kind === 'classes' || kind === 'slot') return []
-      if (kind === 'list') return [[name, String(value).split('\n')]]
-      const isNumber = kind === 'number' || (kind === 'code' && saysNumber(value))
-      if (isNumber) return [[name, Number(value)]]
-      return [[name, kind === 'code' ? { picture: String(value) } : value]]
-    }),
+    props.flatMap(
+      ({ name, kind, fields }: Prop, i): readonly (readonly [string, Given[string]])[] => {
+        const value = use?.values[i]
+        if (value === undefined || kind === 'classes' || kind === 'slot') return []
+        if (kind === 'list') return [[name, readLines(String(value), fields, '\t')]]
+        const isNumber = kind === 'number' || (kind === 'code' && saysNumber(value))
+        if (isNumber) return [[name, Number(value)]]
+        return [[name, kind === 'code' ? { picture: String(value) } : value]]
+      },
+    ),
   )
 }
