@@ -75,6 +75,7 @@ const mergeSettings = (options: ConvertOptions, file: SettingsFile): SettingsFil
   pictures: checkChoice('pictures', options.pictures, PICTURE_FORMS) ?? file.pictures,
   prefix: file.prefix,
   rules: file.rules,
+  extras: file.extras,
   code: file.code,
   files: file.files,
   select: options.select ? [...options.select] : file.select,

@@ -9,12 +9,20 @@ export type HouseStyle = EmitStyle & {
 }
 
 /** What of it has to be known when code is emitted. */
-export const emitStyleOf = ({ script, units, prefix, pictures, rules }: HouseStyle): EmitStyle => ({
+export const emitStyleOf = ({
   script,
   units,
   prefix,
   pictures,
   rules,
+  extras,
+}: HouseStyle): EmitStyle => ({
+  script,
+  units,
+  prefix,
+  pictures,
+  rules,
+  extras,
 })
 
 /** Whether code is delivered otherwise than a target writes it. */

@@ -13,6 +13,10 @@ export type Script = (typeof SCRIPTS)[number]
 export const PICTURE_FORMS = ['import', 'public'] as const
 export type PictureForm = (typeof PICTURE_FORMS)[number]
 
+/** What else may be delivered: comments that say what of the design a component is, and a page of how components are used. */
+export const EXTRAS = ['comments', 'examples'] as const
+export type Extra = (typeof EXTRAS)[number]
+
 /** What a house wants of code that has to be known when it is emitted. */
 export type EmitStyle = {
   /**
@@ -28,6 +32,8 @@ export type EmitStyle = {
   readonly pictures?: PictureForm | undefined
   /** What is wanted of every element. */
   readonly rules?: HouseRules | undefined
+  /** Nothing when absent. */
+  readonly extras?: readonly Extra[] | undefined
 }
 
 export type EmitOptions = EmitStyle & {

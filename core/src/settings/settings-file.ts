@@ -3,7 +3,7 @@ import { TARGET_IDS } from '../emit/index.js'
 import { codeStyleSchema } from '../deliver/code-style.js'
 import { fileLayoutSchema } from '../deliver/file-layout.js'
 import { houseRulesSchema } from '../emit/rules/house-rules.js'
-import { PICTURE_FORMS, SCRIPTS } from '../emit/target.js'
+import { EXTRAS, PICTURE_FORMS, SCRIPTS } from '../emit/target.js'
 import { UNITS } from '../emit/styling/units.js'
 import { STYLINGS } from '../emit/styling/styling.js'
 import { LANGUAGE_TAG } from '../meaning/language.js'
@@ -38,6 +38,12 @@ const settingsFileSchema = z.strictObject({
     .optional()
     .describe('How React and Vue refer to pictures; as modules when absent.'),
   rules: houseRulesSchema.optional().describe('What is wanted of every element, in this order.'),
+  extras: z
+    .array(z.enum(EXTRAS))
+    .optional()
+    .describe(
+      'comments: what of the design a component is; examples: a page of how components are used.',
+    ),
   code: codeStyleSchema.optional().describe('How code is written.'),
   files: fileLayoutSchema.optional().describe('What files are called and where they lie.'),
   select: z

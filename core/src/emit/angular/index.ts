@@ -1,9 +1,10 @@
+import { asDocComment } from '../shared/with-comment.js'
 import { componentTarget } from '../shared/component-target.js'
 import { writeHelpers } from './behaviour/files.js'
 import { writeForm } from './form-file.js'
 import { pathOf } from './names.js'
 import { writeProject } from './project-files.js'
-import { unitSpelling, writeIcon, writePart, writeUnit } from './write-unit.js'
+import { printUse, unitSpelling, writeIcon, writePart, writeUnit } from './write-unit.js'
 
 /** Standalone components with signals and templates of their own, one a screen; a router when there are several. */
 export const angular = componentTarget({
@@ -18,6 +19,8 @@ export const angular = componentTarget({
   spelling: unitSpelling,
   writeUnit,
   writePart,
+  printUse,
+  commentPlace: () => ({ before: '@Component({', comment: asDocComment }),
   writeIcon,
   writeForm,
   writeHelpers,

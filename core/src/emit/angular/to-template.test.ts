@@ -36,6 +36,7 @@ const part = (tag: string, props: readonly Prop[], markup: MarkupElement): PartC
   props,
   looks: [],
   markup,
+  example: markup,
   uses: [],
 })
 

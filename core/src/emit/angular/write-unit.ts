@@ -269,6 +269,13 @@ export const writePart = (part: PartComponent, options: ComponentOptions): Emitt
   return [file, templateFile(path, split.inside), ...sheetFile(path, part.sheet)]
 }
 
+/** A component where it is used, in the template of another. */
+export const printUse = (use: MarkupElement, { parts }: ComponentOptions): Doc =>
+  printNodes(
+    [toTemplate(use, { parts, lists: [], icons: new Set(), props: [], handlers: new Set() })],
+    { escape: escapeWords },
+  )
+
 /** In a template of its own, a shape says which language it is of. */
 const inSvg = (node: MarkupNode): MarkupNode =>
   node.kind === 'element'

@@ -5,7 +5,9 @@ import type { UiProject } from '../../ui/index.js'
 import { planComponents, withPrefix } from '../shared/component-plan.js'
 import type { CodeSpelling } from '../shared/component-code.js'
 import { buildFontFiles } from '../shared/font-files.js'
-import { code, text } from '../shared/markup.js'
+import { code, isClassName, text } from '../shared/markup.js'
+import { printDocument } from '../shared/print-document.js'
+import { asExample, buildUsageFile } from '../shared/usage-file.js'
 import { buildUnits, type UnitOptions, type UnitSpelling } from '../shared/units.js'
 import type { Target } from '../target.js'
 import { writeHelpers } from './behaviour/files.js'
@@ -15,7 +17,7 @@ import { writeForm, writeProject } from './project-files.js'
 import { flutterUse } from './foreign.js'
 import { createFlutterStyling } from './styling.js'
 import { FlutterTheme } from './theme.js'
-import { writePart, writeUnit, type FlutterOptions } from './write-unit.js'
+import { printUse, writePart, writeUnit, type FlutterOptions } from './write-unit.js'
 
 const codeSpelling: CodeSpelling = {
   on: (event, handler) => code(`on:${event}`, handler),
@@ -42,6 +44,9 @@ const spelling: UnitSpelling = {
   use: flutterUse,
 }
 
+/** What Dart is formatted to. */
+const PRINT_WIDTH = 80
+
 /** The family most texts use. */
 const findMainFamily = (project: UiProject): string | undefined => {
   const families: string[] = []
@@ -58,7 +63,7 @@ export const flutter: Target = {
   id: 'flutter',
   label: 'Flutter',
   stylings: [],
-  emit(project, { marks, prefix }) {
+  emit(project, { marks, prefix, extras = [] }) {
     const plan = planComponents(project, 'assets', {
       hasIconFiles: true,
       spell: withPrefix(prefix),
@@ -102,6 +107,19 @@ export const flutter: Target = {
       files: [
         ...components,
         ...behaviour,
+        ...(extras.includes('examples')
+          ? buildUsageFile(
+              parts.map((part) => ({
+                ...part,
+                tag: className(part.tag),
+                path: pathOf('components', part.tag),
+                code: printDocument(
+                  printUse(asExample(part.example, isClassName), options),
+                  PRINT_WIDTH,
+                ).text,
+              })),
+            )
+          : []),
         ...writeProject(project, { plan, theme, fonts, family, code: all }),
         ...[...plan.assets.values()].map(({ emitted }) => emitted),
         ...fonts.map(({ emitted }) => emitted),

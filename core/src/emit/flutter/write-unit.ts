@@ -8,7 +8,8 @@ import { choiceTypeOf, findOwner, type Parts } from '../shared/prop-owner.js'
 import { relativePath } from '../../text/file-paths.js'
 import { finishUnit, folderOf, type BuiltUnit, type UnitOptions } from '../shared/units.js'
 import { findImports } from '../shared/uses.js'
-import { call, quoteDart, raw, type Dart } from './dart.js'
+import type { Doc } from '../shared/document.js'
+import { call, printDart, quoteDart, raw, type Dart } from './dart.js'
 import { findTargets } from './find-targets.js'
 import { className, dartName, toFileName } from './names.js'
 import { printFile, type Relative } from './print-file.js'
@@ -288,6 +289,10 @@ const propType = (
     owner.prop.kind === 'choice' ? context.choiceType(`${owner.tag}.${owner.prop.name}`) : 'String'
   return prop.kind === 'list' ? `List<${one}>` : one
 }
+
+/** A component where it is used. */
+export const printUse = (use: MarkupElement, options: FlutterOptions): Doc =>
+  printDart(toWidget(use, createContext(options, {})))
 
 /** The component that is used in several places. */
 export const writePart = (part: PartComponent, options: FlutterOptions): EmittedFile => {

@@ -1,3 +1,5 @@
+import { printImportLine } from '../script/print-import.js'
+import type { Doc } from '../shared/document.js'
 import type { CodeComponent } from '../../codebase/codebase.js'
 import { importedAs, moduleOf } from '../shared/foreign.js'
 import type { DataList } from '../shared/lists.js'
@@ -6,8 +8,8 @@ import { findImports, type ImportOptions } from '../shared/uses.js'
 
 export type Import = { readonly names: string; readonly from: string; readonly isType?: boolean }
 
-export const printImport = ({ names, from, isType }: Import): string =>
-  `import ${isType ? 'type ' : ''}${names} from "${from}";`
+export const printImport = ({ names, from, isType }: Import): Doc =>
+  printImportLine(`${isType ? 'type ' : ''}${names}`, from)
 
 /** Names that come from one place. */
 export const together = (names: Iterable<string>, from: string): Import[] => {

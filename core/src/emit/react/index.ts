@@ -1,3 +1,5 @@
+import { asDocComment } from '../shared/with-comment.js'
+import { printElement } from './print-jsx.js'
 import { STYLINGS } from '../styling/styling.js'
 import { buildFormFile } from '../script/form-file.js'
 import { vitePlaces, viteScripts } from '../script/vite-project.js'
@@ -17,6 +19,8 @@ export const react = componentTarget({
   spelling: unitSpelling,
   writeUnit,
   writePart: emitPart,
+  printUse: printElement,
+  commentPlace: (name) => ({ before: `export function ${name}(`, comment: asDocComment }),
   writeIcon: buildIconFile,
   writeForm: buildFormFile,
   writeHelpers: buildHelpers,

@@ -211,7 +211,7 @@ const printNode = (node: Exclude<MarkupNode, MarkupText>): Doc => {
   }
 }
 
-const printElement = (element: MarkupElement): Doc => {
+export const printElement = (element: MarkupElement): Doc => {
   const opening = printOpeningTag(element)
   const closing = `</${element.tag}>`
   const [only, ...others] = element.children

@@ -12,7 +12,11 @@ import { jsonFile, scaffold, textFile, type EmittedFile } from './emitted-file.j
 import { fallbackRules } from './fallback-faces.js'
 import { buildFontFiles, fontRules } from './font-files.js'
 import type { Icon } from './icons.js'
-import { text } from './markup.js'
+import type { Doc } from './document.js'
+import { text, type MarkupElement } from './markup.js'
+import { printDocument } from './print-document.js'
+import { asExample, buildUsageFile } from './usage-file.js'
+import { withLineBefore } from './with-comment.js'
 import { namesValues } from '../rules/house-rules.js'
 import type { PartComponent } from './prop.js'
 import {
@@ -78,6 +82,10 @@ export type ComponentTarget = {
   readonly spellName?: PlanOptions['spell']
   writeUnit(unit: BuiltUnit, options: ComponentOptions): readonly EmittedFile[]
   writePart(part: PartComponent, options: ComponentOptions): readonly EmittedFile[]
+  /** The code of a component where it is used. */
+  printUse(use: MarkupElement, options: ComponentOptions): Doc
+  /** Before what a comment about a component stands in its file, and how one is written. */
+  commentPlace(name: string): { readonly before: string; comment(words: string): string }
   writeIcon(icon: Icon): EmittedFile
   /** The file of a form: what is asked, where the answers go, and what is said meanwhile. */
   writeForm(form: UiForm, name: string, phrases: Phrases): EmittedFile
@@ -104,6 +112,23 @@ export type ComponentTarget = {
   /** How Prettier is set beside its width. */
   readonly formatting?: object
 }
+
+/** What of the design a component is, in words. */
+const aboutUnit = ({ unit }: BuiltUnit): string => {
+  switch (unit.kind) {
+    case 'screen':
+      return `The screen ${unit.page.name}.`
+    case 'panel':
+      return `${unit.panel.label}: shown over a screen.`
+    case 'section':
+      return `A section of ${unit.page.name}.`
+    case 'part':
+      return 'What several screens have in common.'
+  }
+}
+
+const aboutPart = ({ name, uses }: PartComponent): string =>
+  `${name}: in the design ${uses.length === 1 ? 'once' : `${uses.length} times`}.`
 
 /** Components with the classes they are delivered with. */
 const dressed = (
@@ -138,7 +163,16 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
   hasPlainScript: kind.plainScripts !== undefined,
   emit(
     project,
-    { marks, styling: wanted = 'tailwind', script, prefix, units: lengths, pictures, rules = [] },
+    {
+      marks,
+      styling: wanted = 'tailwind',
+      script,
+      prefix,
+      units: lengths,
+      pictures,
+      rules = [],
+      extras = [],
+    },
   ) {
     const { spellName = (name) => name } = kind
     const isPlain = script === 'javascript' && kind.plainScripts !== undefined
@@ -182,12 +216,21 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
     const { units, parts } = buildUnits(unitOptions)
     const byTag = new Map(parts.map((part) => [part.tag, part]))
     const options: ComponentOptions = { ...unitOptions, helpers, parts: byTag, isPlain }
+    const about = (files: readonly EmittedFile[], name: string, words: string): EmittedFile[] => {
+      const { before, comment } = kind.commentPlace(name)
+      // Without types, what a component is given stands there.
+      return extras.includes('comments') && !isPlain
+        ? files.map((file) => withLineBefore(file, before, comment(words)))
+        : [...files]
+    }
     const components = [
-      ...units.flatMap((unit) => kind.writeUnit(unit, options)),
+      ...units.flatMap((unit) =>
+        about(kind.writeUnit(unit, options), unit.unit.name, aboutUnit(unit)),
+      ),
       ...dressed(
         parts.map((part) => ({ ...part, markup: byRules(part.markup, options) })),
         options,
-      ).flatMap((part) => kind.writePart(part, options)),
+      ).flatMap((part) => about(kind.writePart(part, options), part.tag, aboutPart(part))),
     ]
     if ([...forms.values()].some(({ to }) => to.kind === 'endpoint')) helpers.add('postAnswers')
     const behaviour = [
@@ -212,6 +255,21 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
         ...components,
         ...behaviour,
         ...around,
+        ...(extras.includes('examples')
+          ? buildUsageFile(
+              parts.map((part) => ({
+                ...part,
+                path: places.markupOf('components', part.tag),
+                code: printDocument(
+                  kind.printUse(
+                    asExample(part.example, (name) => name === spelling.classAttribute),
+                    options,
+                  ),
+                  PRINT_WIDTH,
+                ).text,
+              })),
+            )
+          : []),
         ...[...icons.values()].map((icon) => kind.writeIcon(icon)),
         ...styling.files(sheet),
         ...[...assets.values()].map((a) => a.emitted),

@@ -105,7 +105,7 @@ export class Template {
     const elements = own.cells.map((cell) => (cell?.kind === 'element' ? cell : undefined))
     if (elements.some((one) => one && one.tag !== model.tag)) throw new NotOne()
     const property = model.layer === undefined ? undefined : this.options.propertyOf(model.layer)
-    const named = property ?? this.nameOf(model.layer)
+    const named = property ?? this.nameOfAll(elements)
     const words = own.cells.map((cell) => (cell?.kind === 'element' ? firstWords(cell) : undefined))
     const name = named ?? nameOfWords(words, model.tag)
     const attributes = this.attributes(elements, name, isRoot)
@@ -321,6 +321,18 @@ export class Template {
     const named = this.names.take(wanted)
     this.fields.push({ ...named, kind, values, ...more })
     return named.name
+  }
+
+  /** What most things call what they have at one place; undefined where each calls it otherwise. */
+  private nameOfAll(elements: readonly (MarkupElement | undefined)[]): string | undefined {
+    const names = elements.flatMap((element) => this.nameOf(element?.layer) ?? [])
+    const counts = new Map<string, number>()
+    for (const name of names) {
+      const key = name.toLowerCase()
+      counts.set(key, (counts.get(key) ?? 0) + 1)
+    }
+    const there = elements.filter((element) => element !== undefined)
+    return names.find((name) => counts.get(name.toLowerCase())! * 2 > there.length)
   }
 
   /** The name of a layer without the words that name the whole; undefined for names that programs give. */

@@ -197,6 +197,15 @@ const makeComponent = (
     ...(isPlaced ? [placed] : []),
   ]
   const tag = options.tagOf(part, suffix)
+  const uses = instances.map(({ layer, content: _content }, i): MarkupElement => ({
+    kind: 'element',
+    tag,
+    content: 'blocks',
+    isUse: true,
+    ...(layer === undefined ? {} : { layer }),
+    attributes: all.flatMap((one) => attributesOf(one, i)),
+    children: [],
+  }))
   return {
     component: {
       id: part.id,
@@ -205,20 +214,13 @@ const makeComponent = (
       props: all.map(({ prop }) => prop),
       looks,
       markup: markup as MarkupElement,
+      example: uses[0]!,
       uses: instances.map(({ layer }, i) => ({
         layer,
         values: all.map(({ values }) => values[i]),
       })),
     },
-    uses: instances.map(({ layer, content: _content }, i) => ({
-      kind: 'element',
-      tag,
-      content: 'blocks',
-      isUse: true,
-      ...(layer === undefined ? {} : { layer }),
-      attributes: all.flatMap((one) => attributesOf(one, i)),
-      children: [],
-    })),
+    uses,
   }
 }
 

@@ -39,6 +39,8 @@ export type PartComponent = {
   readonly markup: MarkupElement
   /** The text of its own style sheet, where it has one. */
   readonly sheet?: string | undefined
+  /** One of its instances, as it is used. */
+  readonly example: MarkupElement
   /** What each instance is given, in the order of the props. */
   readonly uses: readonly {
     readonly layer: string | undefined

@@ -1,4 +1,6 @@
+import { printImportLine } from '../script/print-import.js'
 import type { Helper } from '../shared/component-code.js'
+import type { Doc } from '../shared/document.js'
 import type { DataList } from '../shared/lists.js'
 import type { MarkupNode } from '../shared/markup.js'
 import { importedAs, moduleOf } from '../shared/foreign.js'
@@ -15,8 +17,8 @@ type Surroundings = Omit<ImportOptions, 'routerTags'> & {
 /** The router's own tags are known everywhere. */
 const ROUTER = new Set(['RouterLink'])
 
-const named = (names: readonly string[], from: string): string[] =>
-  names.length > 0 ? [`import { ${[...names].sort().join(', ')} } from "${from}";`] : []
+const named = (names: readonly string[], from: string): Doc[] =>
+  names.length > 0 ? [printImportLine(`{ ${[...names].sort().join(', ')} }`, from)] : []
 
 /** What helpers export, where that is not their own name. */
 const EXPORTS: Partial<Record<Helper, string>> = { enterInView: 'vEnterInView' }
@@ -26,7 +28,7 @@ export const importsOf = (
   markup: MarkupNode,
   lists: readonly DataList[],
   { functions = [], router = [], forms = new Set(), isPage = false, ...around }: Surroundings,
-): readonly string[] => {
+): readonly Doc[] => {
   const { pictures, behaviour, components, foreign } = findImports(markup, lists, {
     ...around,
     routerTags: ROUTER,
@@ -34,10 +36,10 @@ export const importsOf = (
   return [
     ...named(functions, 'vue'),
     ...named(router, 'vue-router'),
-    ...pictures.map(({ name, from }) => `import ${name} from "${from}";`),
+    ...pictures.map(({ name, from }) => printImportLine(name, from)),
     ...foreign.map(({ tag, component }) => {
       const from = moduleOf(component, `src/${around.folder}`)
-      return `import ${importedAs(tag, component)} from "${from}";`
+      return printImportLine(importedAs(tag, component), from)
     }),
     ...behaviour.flatMap((helper) =>
       // It is a component, and imported as one.
@@ -46,7 +48,7 @@ export const importsOf = (
     ...(isPage ? named(['usePage'], '../behaviour/usePage') : []),
     ...components.map(({ tag, from, hasProps }) => {
       const names = hasProps ? `${tag}, { type ${tag}Props }` : tag
-      return `import ${names} from "${from}/${tag}.vue";`
+      return printImportLine(names, `${from}/${tag}.vue`)
     }),
     ...[...forms].flatMap((form) => named([form], `../forms/${form}`)),
   ]

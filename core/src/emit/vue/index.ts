@@ -1,8 +1,12 @@
 import { buildFormFile } from '../script/form-file.js'
 import { vitePlaces, viteScripts } from '../script/vite-project.js'
 import { componentTarget } from '../shared/component-target.js'
+import { printTags } from '../shared/print-tags.js'
+import { asTagComment } from '../shared/with-comment.js'
 import { writeHelpers } from './behaviour/files.js'
+import { escapeWords } from './print-file.js'
 import { writeProject } from './project-files.js'
+import { toTemplate } from './to-template.js'
 import { unitSpelling, writeIcon, writePart, writeUnit } from './write-unit.js'
 
 /** Of one word are elements of HTML, now and later: components have two, as Vue's style guide has it. */
@@ -21,6 +25,8 @@ export const vue = componentTarget({
   spellName,
   writeUnit,
   writePart,
+  printUse: (use) => printTags(toTemplate(use), { escape: escapeWords }),
+  commentPlace: () => ({ before: '<', comment: asTagComment }),
   writeIcon,
   writeForm: buildFormFile,
   writeHelpers,

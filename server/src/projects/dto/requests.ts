@@ -24,6 +24,8 @@ import {
   type Grain,
   type Library,
   type HouseRules,
+  EXTRAS,
+  type Extra,
   type PictureForm,
   type Script,
   type Units,
@@ -123,6 +125,12 @@ export class SettingsDto {
   @IsOptional()
   @IsSetting('rules')
   rules?: HouseRules
+
+  /** What else is delivered. */
+  @ApiProperty({ required: false, enum: EXTRAS, isArray: true })
+  @IsOptional()
+  @IsSetting('extras')
+  extras?: Extra[]
 
   /** How code is written. */
   @ApiProperty({ required: false, type: Object, example: { quotes: 'single' } })

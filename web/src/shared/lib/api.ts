@@ -32,6 +32,7 @@ export type Settings = Readonly<
       | 'units'
       | 'pictures'
       | 'rules'
+      | 'extras'
       | 'code'
       | 'files'
     >

@@ -1,10 +1,12 @@
 import { useState } from 'react'
 import {
+  EXTRAS,
   FOLDERS,
   isSafePath,
   TARGETS,
   type CodeStyle,
   type FileLayout,
+  type Extra,
   type PictureForm,
   type Script,
   type Units,
@@ -109,7 +111,14 @@ const AS_IT_COMES = {
   units: undefined,
   pictures: undefined,
   rules: undefined,
+  extras: undefined,
 } as const
+
+const NO_EXTRAS: readonly Extra[] = []
+const EXTRA_LABELS: Readonly<Record<Extra, string>> = {
+  comments: 'A comment at each component: what of the design it is',
+  examples: 'A page of how each component is used (COMPONENTS.md)',
+}
 
 const NAME_OPTIONS = [
   ['', 'as the target has it'],
@@ -209,6 +218,7 @@ export const HouseStyle = ({ onClose }: { readonly onClose: () => void }) => {
     units,
     pictures,
     rules,
+    extras = NO_EXTRAS,
     code = {},
     files = {},
   } = useDesk((s) => s.settings)
@@ -316,6 +326,26 @@ export const HouseStyle = ({ onClose }: { readonly onClose: () => void }) => {
           ))}
         </fieldset>
       </div>
+      {target !== 'html' && (
+        <fieldset className="mt-5 text-sm">
+          <legend className="font-semibold">Also delivered</legend>
+          {EXTRAS.map((extra) => (
+            <label key={extra} className="mt-1 flex items-center gap-2">
+              <input
+                type="checkbox"
+                checked={extras.includes(extra)}
+                onChange={({ target: { checked } }) => {
+                  const next = EXTRAS.filter((one) =>
+                    one === extra ? checked : extras.includes(one),
+                  )
+                  changeSettings({ extras: next.length > 0 ? next : undefined })
+                }}
+              />
+              {EXTRA_LABELS[extra]}
+            </label>
+          ))}
+        </fieldset>
+      )}
       {!isDart && <RulesEditor />}
       {renamed.length > 0 && (
         <section className="mt-5">
@@ -343,7 +373,8 @@ export const HouseStyle = ({ onClose }: { readonly onClose: () => void }) => {
       <div className="mt-5 flex justify-end gap-2">
         <Button
           disabled={
-            without({ ...code, ...files, script, prefix, units, pictures, rules }) === undefined
+            without({ ...code, ...files, script, prefix, units, pictures, rules, ...extras }) ===
+            undefined
           }
           onClick={() => changeSettings(AS_IT_COMES)}
         >

@@ -175,12 +175,12 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
   const requestOf = (): ConvertRequest => {
     const { settings, scope } = get()
     const { target, styling, derivesStates = true, language, grain, library } = settings
-    const { code, files, script, prefix, units, pictures, rules } = settings
+    const { code, files, script, prefix, units, pictures, rules, extras } = settings
     return {
       edits: values(),
       target,
       styling,
-      house: { code, files, script, prefix, units, pictures, rules },
+      house: { code, files, script, prefix, units, pictures, rules, extras },
       select: selectedBy(scope),
       derivesStates,
       language,

@@ -1,0 +1,75 @@
+import type { MarkupElement } from './markup.js'
+import { textFile, type EmittedFile } from './emitted-file.js'
+import type { PartComponent, Prop } from './prop.js'
+
+/** A component as one uses it: where it is, and the code of one of its instances. */
+export type Usage = Pick<PartComponent, 'tag' | 'props' | 'uses'> & {
+  readonly path: string
+  readonly code: string
+}
+
+export const USAGE_FILE = 'COMPONENTS.md'
+
+/** What is shown in a component says nothing of how it is used, and where it stands is its user's affair. */
+export const asExample = (
+  use: MarkupElement,
+  isPlacing: (name: string) => boolean,
+): MarkupElement => ({
+  ...use,
+  attributes: use.attributes
+    .filter(({ name }) => !isPlacing(name))
+    .map((one) => (one.kind === 'markup' ? { ...one, nodes: [{ kind: 'text', text: '…' }] } : one)),
+})
+
+const inCode = (text: string): string => `\`${text}\``
+
+const kindOf = ({ kind, options, only, fields }: Prop): string => {
+  const values = options ?? only
+  if (values) return values.map(inCode).join(' or ')
+  if (fields) return `a list, each with ${fields.map(({ name }) => inCode(name)).join(', ')}`
+  switch (kind) {
+    case 'flag':
+      return 'yes or no'
+    case 'list':
+      return 'a list of texts'
+    case 'slot':
+      return 'something to show'
+    case 'code':
+      return 'a picture, or what its component takes'
+    default:
+      return `a ${kind}`
+  }
+}
+
+const describe = (prop: Prop): string => {
+  const { name, standard, isOptional } = prop
+  const otherwise =
+    standard !== undefined && standard !== ''
+      ? `; ${inCode(String(standard))} when left out`
+      : isOptional
+        ? '; may be left out'
+        : ''
+  return `- ${inCode(name)}: ${kindOf(prop)}${otherwise}`
+}
+
+/** A fence that nothing in the code ends. */
+const fenceFor = (code: string): string => {
+  const runs = code.match(/`+/g) ?? []
+  return '`'.repeat(Math.max(3, ...runs.map(({ length }) => length + 1)))
+}
+
+/** A page that shows how each component is used, for those who read code and not designs. */
+export const buildUsageFile = (usages: readonly Usage[]): EmittedFile[] => {
+  if (usages.length === 0) return []
+  const parts = usages.map(({ tag, path, props, uses, code }) => {
+    const fence = fenceFor(code)
+    const given = props.filter(({ kind }) => kind !== 'classes').map(describe)
+    return [
+      `## ${tag}`,
+      `In ${inCode(path)}; the design has ${uses.length === 1 ? 'one' : String(uses.length)} of it.`,
+      ...(given.length > 0 ? [given.join('\n')] : []),
+      `${fence}\n${code}\n${fence}`,
+    ].join('\n\n')
+  })
+  return [textFile(USAGE_FILE, `# Components\n\n${parts.join('\n\n')}\n`)]
+}
