@@ -184,7 +184,7 @@ export const buildAppPage = (
 ): string => {
   if ('errors' in bundle) {
     const list = bundle.errors.map((e) => `<li>${escapeText(e)}</li>`).join('')
-    return `<!doctype html><title>Preview</title><p>The code does not build:</p><ul>${list}</ul>`
+    return `<!doctype html><title>Preview</title><body><p>The code does not build:</p><ul>${list}</ul>${end}</body>`
   }
   const body = room > 0 ? ` style="padding:${room}px;font-family:${fontOf(converted)}"` : ''
   return (
