@@ -1,4 +1,5 @@
-import { concat, group, ifBreak, indent, join, line, type Doc } from '../shared/document.js'
+import { concat, group, type Doc } from '../shared/document.js'
+import { printBraces } from '../shared/print-braces.js'
 
 /**
  * `import Card, { type CardProps } from "./Card";`, with a name a line where it is too long for one. A single name in braces
@@ -9,6 +10,5 @@ export const printImportLine = (names: string, from: string): Doc => {
   const all = inside?.split(', ') ?? []
   if (all.length === 0 || (all.length === 1 && before === ''))
     return `import ${names} from "${from}";`
-  const list = indent(concat([line, join(concat([',', line]), all)]))
-  return group(concat([`import ${before}{`, list, ifBreak(',', ''), line, `} from "${from}";`]))
+  return group(concat([`import ${before}`, printBraces(all), ` from "${from}";`]))
 }

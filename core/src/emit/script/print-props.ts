@@ -1,4 +1,5 @@
 import { concat, group, ifBreak, indent, join, line, type Doc } from '../shared/document.js'
+import { printBraces } from '../shared/print-braces.js'
 import type { Looks } from '../shared/looks.js'
 import type { ListPart, Prop } from '../shared/prop.js'
 import { printBlock } from './print-block.js'
@@ -11,21 +12,10 @@ const typeOfPart = ({ of }: ListPart): string =>
 /** The type of the things in a list, on one line where it fits: `{ name: string; price: string }`. */
 const printThing = (fields: readonly ListPart[]): Doc =>
   group(
-    concat([
-      '{',
-      indent(
-        concat([
-          line,
-          join(
-            concat([';', line]),
-            fields.map((field) => `${field.name}: ${typeOfPart(field)}`),
-          ),
-        ]),
-      ),
-      ifBreak(';', ''),
-      line,
-      '}',
-    ]),
+    printBraces(
+      fields.map((field) => `${field.name}: ${typeOfPart(field)}`),
+      ';',
+    ),
   )
 
 /** The types a prop may have. */
@@ -85,18 +75,4 @@ const printChoices = (open: string, { places, classes, isCode }: Looks): Doc => 
 
 /** `{ label, tone = "rust" }`, a name a line where they are too long for one. */
 export const printNames = (props: readonly Prop[]): Doc =>
-  concat([
-    '{',
-    indent(
-      concat([
-        line,
-        join(
-          concat([',', line]),
-          props.map((prop) => `${prop.name}${defaultOf(prop)}`),
-        ),
-        ifBreak(',', ''),
-      ]),
-    ),
-    line,
-    '}',
-  ])
+  printBraces(props.map((prop) => `${prop.name}${defaultOf(prop)}`))

@@ -9,6 +9,7 @@ import {
   softline,
   type Doc,
 } from './document.js'
+import { printBraces } from './print-braces.js'
 
 /** Things as a list of objects, each on a line where it fits; more than one are never on one line. Values are code. */
 export const printRecords = (
@@ -17,23 +18,7 @@ export const printRecords = (
 ): Doc => {
   if (rows.length === 0) return '[]'
   const objects = rows.map((values) =>
-    group(
-      concat([
-        '{',
-        indent(
-          concat([
-            line,
-            join(
-              concat([',', line]),
-              fields.map((name, i) => `${name}: ${values[i]!}`),
-            ),
-          ]),
-        ),
-        ifBreak(',', ''),
-        line,
-        '}',
-      ]),
-    ),
+    group(printBraces(fields.map((name, i) => `${name}: ${values[i]!}`))),
   )
   const [only] = objects
   if (rows.length === 1) {
