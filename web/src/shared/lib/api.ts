@@ -146,11 +146,16 @@ export const api = {
     request<ProjectCodebase>('PUT', `/projects/${id}/codebase`, { folder }),
   sendCodebase: (id: string, name: string, data: string) =>
     request<ProjectCodebase>('POST', `/projects/${id}/codebase`, { name, data }),
-  /** Hears when files of a project's codebase change; returns what stops it. */
-  followCodebase: (id: string, onChange: (paths: readonly string[]) => void): (() => void) => {
+  /** Hears when files of a project's codebase change, or why that cannot be seen; returns what stops it. */
+  followCodebase: (
+    id: string,
+    onChange: (paths: readonly string[]) => void,
+    onProblem: (message: string) => void,
+  ): (() => void) => {
     const events = new EventSource(`/api/projects/${id}/codebase/changes`)
     events.onmessage = ({ data }) => {
-      const told = JSON.parse(String(data)) as { paths?: readonly string[] }
+      const told = JSON.parse(String(data)) as { paths?: readonly string[]; problem?: string }
+      if (told.problem !== undefined) onProblem(told.problem)
       if (told.paths && told.paths.length > 0) onChange(told.paths)
     }
     return () => events.close()

@@ -1,5 +1,6 @@
 import { useEffect } from 'react'
 import { api } from '../../../shared/lib/api'
+import { showProblem } from '../../../shared/lib/toast-store'
 import { useDesk } from './desk-store'
 import { useGlossary } from './glossary-store'
 
@@ -14,8 +15,15 @@ export const useFollowCodebase = (): void => {
     if (project === undefined || folder === undefined) return undefined
     const { followChanges } = useGlossary.getState()
     let stop: (() => void) | undefined
+    let isTold = false
+    const onProblem = (message: string): void => {
+      // One file too many is as good as a thousand.
+      if (!isTold)
+        showProblem(`Changes of the codebase cannot be seen: ${message}. Use Scan again.`)
+      isTold = true
+    }
     const listen = (): void => {
-      stop ??= api.followCodebase(project, (paths) => void followChanges(paths))
+      stop ??= api.followCodebase(project, (paths) => void followChanges(paths), onProblem)
     }
     const onVisibility = (): void => {
       if (document.hidden) {
