@@ -111,6 +111,11 @@ test.each([
   ],
   ['max-w-[calc(100%-95px)]', 'max-w-drawn', ['--spacing-drawn: calc(100% - 95px)']],
   ['grid-cols-[1fr_2fr]', 'grid-cols-drawn', ['--grid-template-columns-drawn: 1fr 2fr']],
+  [
+    'bg-[url(../assets/pier_2-1.png)]',
+    'bg-drawn',
+    ['--background-image-drawn: url(../assets/pier_2-1.png)'],
+  ],
   ['p-4', 'p-4', []],
 ])('%s is %s', (before, after, declared) => {
   const names = new ValueNames([])

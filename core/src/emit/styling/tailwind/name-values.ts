@@ -22,9 +22,14 @@ const LENGTH = /^(-?)(\d+(?:\.\d+)?(?:px|rem))$/
 /** Words that Tailwind has colours of its own for. */
 const TAKEN = ['black', 'white', 'current', 'transparent', 'inherit']
 
-/** What stands in brackets as CSS: `calc(100%-95px)` → `calc(100% - 95px)`; there room is needed around signs. */
+/**
+ * What stands in brackets as CSS: `calc(100%-95px)` → `calc(100% - 95px)`; there room is needed around signs. Addresses and names
+ * of variables are as they are.
+ */
 const asCss = (value: string): string =>
-  value.replaceAll('_', ' ').replace(/(?<=[%\d)]|px|rem)([+-])(?=[\d(])/g, ' $1 ')
+  value.replace(/(?:url|var)\([^()]*\)|_|(?<=[%\d)]|px|rem)[+-](?=[\d(])/g, (part) =>
+    part === '_' ? ' ' : part.length === 1 ? ` ${part} ` : part,
+  )
 
 /** Gives what is written in brackets a name in the theme. Lives for one emission. */
 export class ValueNames {
