@@ -328,3 +328,24 @@ test('an address is not given to what hears of being pressed, nor something show
   )
   expect(code).toMatch(/<Action>\s*Log it\s*<\/Action>/)
 })
+
+test('every heading becomes the component for headings, as deep as it stands', () => {
+  const Title = component('Title', [
+    prop('level', { kind: 'number', text: 'number' }, { isRequired: true }),
+    prop('as', oneOf('h1', 'h2')),
+    prop('children', NODE, { isRequired: true }),
+  ])
+  const { code } = write(
+    [page(words('part', 'Berths', 40, 200, 24), words('line', 'Two are free', 40, 260, 16))],
+    [
+      {
+        design: { role: 'heading' },
+        code: Title.id,
+        props: { level: { level: 'number' }, as: { level: 'tag' }, children: { text: '' } },
+      },
+    ],
+    withComponent(Title),
+  )
+  expect(code).toMatch(/<Title[^>]*level=\{1\}[^>]*as="h1"[^>]*>\s*Harbour\s*<\/Title>/)
+  expect(code).toMatch(/<Title[^>]*level=\{2\}[^>]*as="h2"[^>]*>\s*Berths\s*<\/Title>/)
+})

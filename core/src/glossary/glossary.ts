@@ -57,6 +57,8 @@ export type Source =
   | { readonly press: true }
   /** What is known of the control inside. */
   | { readonly field: FieldFact }
+  /** How deep the heading inside stands in the outline of the page: `2`, or `h2`. */
+  | { readonly level: 'number' | 'tag' }
   /** One value or another, by a property of the design's component. */
   | {
       readonly when: string
@@ -81,6 +83,7 @@ const sourceSchema: z.ZodType<Source> = z.lazy(() =>
     z.strictObject({ link: z.literal(true) }),
     z.strictObject({ press: z.literal(true) }),
     z.strictObject({ field: z.enum(FIELD_FACTS) }),
+    z.strictObject({ level: z.enum(['number', 'tag']) }),
     z.strictObject({
       when: word,
       is: z.string(),

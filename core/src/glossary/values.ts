@@ -122,6 +122,14 @@ const actIn = (node: UiNode): UiAct | undefined => {
   return own?.act
 }
 
+const levelIn = (node: UiNode): number | undefined => {
+  const own = findIn(
+    node,
+    (one): one is UiNode & { level: number } => 'level' in one && one.level !== undefined,
+  )
+  return own?.level
+}
+
 const literal = (value: Literal | undefined): Value | undefined =>
   value === undefined ? undefined : { kind: 'literal', value }
 
@@ -174,6 +182,11 @@ export const evaluate = (source: Source, subject: Subject): Value | undefined =>
     return act || submits ? { kind: 'press', submits, ...(act ? { act } : {}) } : undefined
   }
   if ('field' in source) return literal(factOf(source.field, subject))
+  if ('level' in source) {
+    const level = levelIn(node)
+    if (level === undefined) return undefined
+    return literal(source.level === 'tag' ? `h${level}` : level)
+  }
   if ('when' in source) {
     const isSo = String(instance?.values[source.when] ?? '') === source.is
     const chosen = isSo ? source.then : source.otherwise

@@ -128,6 +128,7 @@ const describe = (
 
 /** Roles of which a codebase may have a component, whatever they stand in. */
 const ROLES = [
+  'heading',
   'button',
   'link',
   'textbox',

@@ -194,7 +194,12 @@ const codesOfRole = (
 const meansOther = (word: string, { name }: CodeComponent): boolean => {
   const own = compareNames(word, name)
   if (word === ROLE_WORDS['link'] && compareNames('button', name) >= LEAST_OTHER_NAME) return true
-  return Object.values(ROLE_WORDS).some((other) => compareNames(other, name) > own)
+  // What headings are called, texts of all kinds are.
+  const isLoose = word === ROLE_WORDS['heading']
+  return Object.values(ROLE_WORDS).some((other) => {
+    const asOther = other === word ? 0 : compareNames(other, name)
+    return asOther > own || (isLoose && asOther === own)
+  })
 }
 
 /** Proposes a component for everything of a role that stands in no component. */

@@ -134,6 +134,27 @@ const factsFor = (component: CodeComponent, taken: ReadonlySet<string>): readonl
     return []
   })
 
+/** What the depth of a heading is called everywhere. */
+const LEVELS: ReadonlySet<string> = new Set([
+  'as',
+  'element',
+  'headingLevel',
+  'level',
+  'rank',
+  'tag',
+])
+
+/** How deep a heading is, as a number or as its element. */
+const levelFor = ({ props }: CodeComponent): readonly PropMatch[] => {
+  const prop = props.find(({ name, as }) => as === 'prop' && LEVELS.has(name))
+  if (!prop) return []
+  const { type } = prop
+  const takesNumber = type.kind === 'number' || accepts(type, 2)
+  const takesTag = type.kind === 'choice' && accepts(type, 'h2')
+  if (!takesNumber && !takesTag) return []
+  return [{ prop, property: undefined, source: { level: takesTag ? 'tag' : 'number' }, score: 1 }]
+}
+
 /** Props that say where a component stands, or how it differs from all others: no design knows them. */
 const PLACING: ReadonlySet<string> = new Set(['class', 'className', 'id', 'key', 'style', 'testId'])
 
@@ -214,7 +235,10 @@ export const matchProps = (thing: DesignThing, component: CodeComponent): readon
   )
   const main = findMainSlot(component)
   const props = main && !open.includes(main) ? [...open, main] : open
-  const control = thing.hasControl ? factsFor(component, new Set()) : []
+  const control = [
+    ...(thing.hasControl ? factsFor(component, new Set()) : []),
+    ...(thing.role === 'heading' ? levelFor(component) : []),
+  ]
   // What stands in a control is asked of the control.
   const isOfControl = (name: string): boolean =>
     control.some(

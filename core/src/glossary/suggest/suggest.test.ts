@@ -202,6 +202,24 @@ test('links in texts are no buttons that lead somewhere', () => {
   expect(designs('TextLink')).toEqual([{ role: 'link' }])
 })
 
+test('headings are proposed the component for headings, with their level', () => {
+  const text = prop('children', NODE, { isRequired: true })
+  const number = { kind: 'number', text: 'number' } as const
+  const own = (level: ReturnType<typeof prop>) =>
+    suggestForLoose(codebase([component('Heading', [level, text])])).find(
+      ({ entry }) => 'role' in entry.design && entry.design.role === 'heading',
+    )?.entry.props
+  expect(own(prop('level', number, { isRequired: true }))).toEqual({
+    level: { level: 'number' },
+    children: { text: '' },
+  })
+  expect(own(prop('as', oneOf('h1', 'h2', 'h3')))).toMatchObject({ as: { level: 'tag' } })
+  // An entry of texts is a field.
+  expect(
+    suggestForLoose(codebase([component('TextEntry', [text])])).map(({ entry }) => entry.design),
+  ).toEqual([])
+})
+
 test('tokens are paired by what they are, however it is written', () => {
   expect(suggest().tokens).toEqual({ 'color.sea': '--sea', 'space.m': '--step' })
 })

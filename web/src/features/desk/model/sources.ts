@@ -115,6 +115,7 @@ export const idOfSource = (source: Source | undefined): string => {
   if ('link' in source) return 'link'
   if ('press' in source) return 'press'
   if ('field' in source) return `field ${source.field}`
+  if ('level' in source) return `level ${source.level}`
   if ('hole' in source) return 'hole'
   return 'constant' in source ? CONSTANT : idOfSource(unwrap(source).inner)
 }
@@ -157,6 +158,21 @@ const ofProperty = (property: DesignProperty, prop: CodeProp): readonly SourceCh
   return [{ id: idOfSource(source), label: name, source }]
 }
 
+/** How deep a heading is, as a prop takes it. */
+const ofLevel = ({ type }: CodeProp): readonly SourceChoice[] => {
+  const options = type.kind === 'choice' ? type.options : []
+  const isNumber = type.kind === 'number' || options.some((one) => typeof one === 'number')
+  const isTag = type.kind === 'string' || options.some((one) => /^h[1-6]$/.test(String(one)))
+  return [
+    ...(isNumber
+      ? [{ id: 'level number', label: 'its level', source: { level: 'number' } as const }]
+      : []),
+    ...(isTag
+      ? [{ id: 'level tag', label: 'its level, as h2', source: { level: 'tag' } as const }]
+      : []),
+  ]
+}
+
 /** Whether a prop can always be given the same. */
 const isFixable = ({ type }: CodeProp): boolean => type.kind !== 'handler' && type.kind !== 'other'
 
@@ -195,6 +211,7 @@ export const listSources = (
     ...(type.kind === 'handler'
       ? [{ id: 'press', label: 'what pressing it does', source: { press: true } as const }]
       : []),
+    ...(thing.role === 'heading' ? ofLevel(prop) : []),
     ...(thing.hasControl && type.kind !== 'handler' && type.kind !== 'node'
       ? FIELD_FACTS.map((fact) => ({
           id: `field ${fact}`,
