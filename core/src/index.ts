@@ -74,7 +74,14 @@ export { ADDED, type HouseRules } from './emit/rules/house-rules.js'
 export { prettierOptions, type CodeStyle } from './deliver/code-style.js'
 export { FILE_NAMES, FOLDERS, isSafePath, type FileLayout } from './deliver/file-layout.js'
 export { UNITS, type Units } from './emit/styling/units.js'
-export { EXTRAS, PICTURE_FORMS, SCRIPTS, type Extra, type PictureForm, type Script } from './emit/target.js'
+export {
+  EXTRAS,
+  PICTURE_FORMS,
+  SCRIPTS,
+  type Extra,
+  type PictureForm,
+  type Script,
+} from './emit/target.js'
 export { isStylingId, stylingIn, STYLINGS, type StylingId } from './emit/styling/styling.js'
 export { isTargetId, TARGET_IDS, TARGETS, type TargetId } from './emit/index.js'
 export type { EmittedFile } from './emit/shared/emitted-file.js'

@@ -105,7 +105,10 @@ const look = EditorView.theme({
   '.cm-gutters': { backgroundColor: 'var(--sheet)', color: 'var(--soft)', border: 'none' },
   '.cm-activeLineGutter': { backgroundColor: 'var(--tint)' },
   '.cm-thread': { backgroundColor: 'var(--tint)' },
-  '.cm-problem': { boxShadow: 'inset 3px 0 var(--problem)', textDecoration: 'underline wavy var(--problem)' },
+  '.cm-problem': {
+    boxShadow: 'inset 3px 0 var(--problem)',
+    textDecoration: 'underline wavy var(--problem)',
+  },
   '&.cm-focused': { outline: '2px solid var(--settled)', outlineOffset: '-2px' },
   '.cm-panels': { backgroundColor: 'var(--paper)', color: 'var(--ink)' },
   '.cm-textfield': { border: '1px solid var(--rule)', backgroundColor: 'var(--sheet)' },
