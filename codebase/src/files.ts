@@ -102,20 +102,18 @@ export const readSources = (
 ): { readonly files: readonly SourceFile[]; readonly skipped: readonly SkippedFile[] } => {
   const files: SourceFile[] = []
   const skipped: SkippedFile[] = []
-  const visit = (below: string, inherited: readonly Rules[]): void => {
-    const folder = join(root, below)
-    const rules = [...inherited, ...readRules(folder, below)]
-    const entries = readdirSync(folder, { withFileTypes: true }).sort((a, b) =>
+  const isWanted = createFilter(root)
+  const visit = (below: string): void => {
+    const entries = readdirSync(join(root, below), { withFileTypes: true }).sort((a, b) =>
       a.name < b.name ? -1 : 1,
     )
     for (const entry of entries) {
       const path = `${below}${entry.name}`
       if (entry.isDirectory()) {
-        if (NEVER.has(entry.name) || isIgnored(`${path}/`, rules)) continue
-        visit(`${path}/`, rules)
+        if (isWanted(path, true)) visit(`${path}/`)
         continue
       }
-      if (!entry.isFile() || !isRead(entry.name) || isIgnored(path, rules)) continue
+      if (!entry.isFile() || !isWanted(path, false)) continue
       if (ODD.test(path)) {
         skipped.push({ path, message: 'Its name has signs that no import can have.' })
         continue
@@ -131,6 +129,6 @@ export const readSources = (
       files.push({ path, text, hash: createHash('sha256').update(text).digest('hex') })
     }
   }
-  visit('', [])
+  visit('')
   return { files, skipped }
 }

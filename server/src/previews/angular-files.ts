@@ -3,6 +3,7 @@ import { posix } from 'node:path'
 import { transformAsync, type PluginObj } from '@babel/core'
 import type { Plugin } from 'esbuild'
 import ts from 'typescript'
+import { describeError } from './build-error'
 
 /** What is used of Angular's compiler, whose own types cannot be read as those of a module of Node. */
 type CompilerCli = {
@@ -62,7 +63,7 @@ const describe = ({ file, start, messageText }: ts.Diagnostic): string => {
   const message = ts.flattenDiagnosticMessageText(messageText, ' ')
   if (!file) return message
   const { line } = file.getLineAndCharacterOfPosition(start ?? 0)
-  return `${file.fileName.slice(1)}:${line + 1}: ${message}`
+  return describeError(message, file.fileName.slice(1), line + 1)
 }
 
 /** Whether a project is one of Angular. */

@@ -5,9 +5,8 @@ import type { UiProject } from '../../ui/index.js'
 import { planComponents, withPrefix } from '../shared/component-plan.js'
 import type { CodeSpelling } from '../shared/component-code.js'
 import { buildFontFiles } from '../shared/font-files.js'
-import { code, isClassName, text } from '../shared/markup.js'
-import { printDocument } from '../shared/print-document.js'
-import { asExample, buildUsageFile } from '../shared/usage-file.js'
+import { code, text } from '../shared/markup.js'
+import { buildUsageFile } from '../shared/usage-file.js'
 import { buildUnits, type UnitOptions, type UnitSpelling } from '../shared/units.js'
 import type { Target } from '../target.js'
 import { writeHelpers } from './behaviour/files.js'
@@ -43,9 +42,6 @@ const spelling: UnitSpelling = {
   ownDialog: 'dialog',
   use: flutterUse,
 }
-
-/** What Dart is formatted to. */
-const PRINT_WIDTH = 80
 
 /** The family most texts use. */
 const findMainFamily = (project: UiProject): string | undefined => {
@@ -108,17 +104,11 @@ export const flutter: Target = {
         ...components,
         ...behaviour,
         ...(extras.includes('examples')
-          ? buildUsageFile(
-              parts.map((part) => ({
-                ...part,
-                tag: className(part.tag),
-                path: pathOf('components', part.tag),
-                code: printDocument(
-                  printUse(asExample(part.example, isClassName), options),
-                  PRINT_WIDTH,
-                ).text,
-              })),
-            )
+          ? buildUsageFile(parts, {
+              nameOf: className,
+              pathOf: (tag) => pathOf('components', tag),
+              print: (use) => printUse(use, options),
+            })
           : []),
         ...writeProject(project, { plan, theme, fonts, family, code: all }),
         ...[...plan.assets.values()].map(({ emitted }) => emitted),

@@ -5,7 +5,6 @@ import { buildMarkup, CURRENT_PAGE, findTabPanels, type Dialect } from '../share
 import { concat, hardline } from '../shared/document.js'
 import { applyRules } from '../rules/apply-rules.js'
 import { namesValues } from '../rules/house-rules.js'
-import { fallbackRules } from '../shared/fallback-faces.js'
 import { buildFontFiles, fontRules } from '../shared/font-files.js'
 import { fontReadme } from '../shared/font-readme.js'
 import { findIcons, iconAttributes } from '../shared/icons.js'
@@ -238,10 +237,7 @@ export const html: Target = {
     const fonts = buildFontFiles(project.fonts, 'fonts')
     // The compiled sheet lies beside the pages; addresses in the source are written for it.
     const styling = createStyling(stylingId, project, {
-      fonts: [
-        ...fontRules(fonts, 'fonts'),
-        ...fallbackRules(project.fonts.map(({ face }) => face)),
-      ],
+      fonts: fontRules(fonts, 'fonts'),
       address: (asset) => `${up}assets/${assets.get(asset)!.file}`,
       isIcon: (asset) => icons.has(asset),
       units,

@@ -1,5 +1,6 @@
 import {
   isComponentTag,
+  mapElements,
   text,
   type Attribute,
   type MarkupElement,
@@ -52,48 +53,40 @@ const inOrder = (
   return sorted
 }
 
-/** Elements as the rules of a house want them; components are given what they are given. `spell`: what an attribute is called. */
+/** An element as the rules of a house want it; components are given what they are given. */
+const byRules = (
+  element: MarkupElement,
+  rules: HouseRules,
+  spell: (name: string) => string,
+): MarkupElement => {
+  if (isComponentTag(element.tag) || element.isUse) return element
+  const added = rules.flatMap((one): readonly Attribute[] => {
+    if (one.rule !== 'add-attribute' || one.of !== element.tag) return []
+    const isThere = element.attributes.some((known) => htmlName(known) === one.name)
+    return isThere ? [] : [text(spell(one.name), one.value)]
+  })
+  const attributes = [...element.attributes, ...added]
+  const order = rules
+    .filter((one) => one.rule === 'attribute-order')
+    .find(({ of }) => of === undefined || of === element.tag)?.order
+  return { ...element, attributes: order ? inOrder(attributes, order) : attributes }
+}
+
+/** Markup as the rules of a house want it. `spell`: what an attribute of HTML is called. */
 export const applyRules = <T extends MarkupNode>(
   node: T,
   rules: HouseRules,
   spell: (name: string) => string,
-): T => {
-  const ofElement = (element: MarkupElement): MarkupElement => {
-    const children = element.children.map(visit)
-    if (isComponentTag(element.tag) || element.isUse) {
-      const attributes = element.attributes.map((one) =>
-        one.kind === 'markup' ? { ...one, nodes: one.nodes.map(visit) } : one,
-      )
-      return { ...element, attributes, children }
-    }
-    const added = rules.flatMap((one): readonly Attribute[] => {
-      if (one.rule !== 'add-attribute' || one.of !== element.tag) return []
-      const isThere = element.attributes.some((known) => htmlName(known) === one.name)
-      return isThere ? [] : [text(spell(one.name), one.value)]
-    })
-    const attributes = [...element.attributes, ...added]
-    const order = rules.find(
-      (one) => one.rule === 'attribute-order' && (one.of === undefined || one.of === element.tag),
-    )
-    return {
-      ...element,
-      attributes: order?.rule === 'attribute-order' ? inOrder(attributes, order.order) : attributes,
-      children,
-    }
-  }
-  const visit = (one: MarkupNode): MarkupNode => {
-    switch (one.kind) {
-      case 'element':
-        return ofElement(one)
-      case 'loop':
-        return { ...one, template: ofElement(one.template) }
-      case 'when':
-        return { ...one, content: ofElement(one.content) }
-      case 'block':
-        return { ...one, children: one.children.map(visit) }
-      default:
-        return one
-    }
-  }
-  return rules.length === 0 ? node : (visit(node) as T)
-}
+): T =>
+  rules.length === 0
+    ? node
+    : mapElements(node, (element, inside) => {
+        const changed = byRules(element, rules, spell)
+        return {
+          ...changed,
+          attributes: changed.attributes.map((one) =>
+            one.kind === 'markup' ? { ...one, nodes: one.nodes.map(inside) } : one,
+          ),
+          children: changed.children.map(inside),
+        }
+      })

@@ -9,13 +9,11 @@ import type { Target } from '../target.js'
 import type { Helper } from './component-code.js'
 import { planComponents, withPrefix, type PlanOptions } from './component-plan.js'
 import { jsonFile, scaffold, textFile, type EmittedFile } from './emitted-file.js'
-import { fallbackRules } from './fallback-faces.js'
 import { buildFontFiles, fontRules } from './font-files.js'
 import type { Icon } from './icons.js'
 import type { Doc } from './document.js'
 import { text, type MarkupElement } from './markup.js'
-import { printDocument } from './print-document.js'
-import { asExample, buildUsageFile } from './usage-file.js'
+import { buildUsageFile } from './usage-file.js'
 import { withLineBefore } from './with-comment.js'
 import { namesValues } from '../rules/house-rules.js'
 import type { PartComponent } from './prop.js'
@@ -190,10 +188,7 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
     const isOfEach = stylingId === 'css-modules' || stylingId === 'css-in-js'
     const sheets = folderOf(isOfEach ? places.markupOf('components', 'X') : sheet)
     const styling = createStyling(stylingId, project, {
-      fonts: [
-        ...fontRules(fonts, asModule(relativePath(folderOf(sheet), FONTS))),
-        ...fallbackRules(project.fonts.map(({ face }) => face)),
-      ],
+      fonts: fontRules(fonts, asModule(relativePath(folderOf(sheet), FONTS))),
       address: (asset) => {
         const { file } = assets.get(asset)!
         // A bundler finds what is public from the root of the site.
@@ -256,19 +251,11 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
         ...behaviour,
         ...around,
         ...(extras.includes('examples')
-          ? buildUsageFile(
-              parts.map((part) => ({
-                ...part,
-                path: places.markupOf('components', part.tag),
-                code: printDocument(
-                  kind.printUse(
-                    asExample(part.example, (name) => name === spelling.classAttribute),
-                    options,
-                  ),
-                  PRINT_WIDTH,
-                ).text,
-              })),
-            )
+          ? buildUsageFile(parts, {
+              nameOf: (tag) => tag,
+              pathOf: (tag) => places.markupOf('components', tag),
+              print: (use) => kind.printUse(use, options),
+            })
           : []),
         ...[...icons.values()].map((icon) => kind.writeIcon(icon)),
         ...styling.files(sheet),

@@ -1,7 +1,7 @@
 import type { FontFace } from '../../fonts/face.js'
 import { fallbackOf } from '../../fonts/needs.js'
 import { createMeasure } from '../../text/measure.js'
-import { quoteCss } from './font-files.js'
+import { quoteCss } from './quote-css.js'
 
 type Local = {
   readonly measured: string

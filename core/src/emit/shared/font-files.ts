@@ -1,4 +1,6 @@
 import type { Font } from '../../fonts/face.js'
+import { fallbackRules } from './fallback-faces.js'
+import { quoteCss } from './quote-css.js'
 import type { EmittedFile } from './emitted-file.js'
 import { toKebab, UniqueNames } from '../../text/names.js'
 
@@ -26,13 +28,12 @@ export const buildFontFiles = (fonts: readonly Font[], folder: string): readonly
 
 const FORMATS = { woff2: 'woff2', woff: 'woff', ttf: 'truetype', otf: 'opentype' } as const
 
-/** A CSS string: everything but letters, digits and a few signs is written as a code (CSS Syntax 3, 4.3.7). */
-export const quoteCss = (text: string): string =>
-  `"${text.replace(/[^\p{L}\p{N} _.-]/gu, (c) => `\\${c.codePointAt(0)!.toString(16)} `)}"`
-
-/** The rules that make font files known to a page; `address` is what the style sheet calls their folder. */
-export const fontRules = (files: readonly FontFile[], address: string): string[] =>
-  files.map(({ font: { face, format }, file }) => {
+/**
+ * The rules that make font files known to a page, and what takes their place until they are there; `address` is what the style
+ * sheet calls their folder.
+ */
+export const fontRules = (files: readonly FontFile[], address: string): string[] => [
+  ...files.map(({ font: { face, format }, file }) => {
     const weight = typeof face.weight === 'number' ? `${face.weight}` : face.weight.join(' ')
     return [
       '@font-face {',
@@ -43,4 +44,6 @@ export const fontRules = (files: readonly FontFile[], address: string): string[]
       `  src: url("${address}/${file}") format("${FORMATS[format]}");`,
       '}',
     ].join('\n')
-  })
+  }),
+  ...fallbackRules(files.map(({ font }) => font.face)),
+]

@@ -104,33 +104,43 @@ export const code = (name: string, value: string): Attribute => ({
 export const spread = (code: string): Attribute => ({ name: '', kind: 'spread', code })
 
 /**
- * Markup with other attributes. `change` is given each with the element it stands on; what is shown in an attribute is
- * gone through as well.
+ * Markup with other elements. `change` is given each with what goes on inside: to what stands in it, and to what is shown in its
+ * attributes.
  */
-export const mapAttributes = (
-  node: MarkupNode,
-  change: (attribute: Attribute, element: MarkupElement) => Attribute,
-): MarkupNode => {
-  const visit = (one: MarkupNode): MarkupNode => mapAttributes(one, change)
-  switch (node.kind) {
-    case 'element':
-      return {
-        ...node,
-        attributes: node.attributes.map((one) =>
-          one.kind === 'markup' ? { ...one, nodes: one.nodes.map(visit) } : change(one, node),
-        ),
-        children: node.children.map(visit),
-      }
-    case 'loop':
-      return { ...node, template: visit(node.template) as MarkupElement }
-    case 'when':
-      return { ...node, content: visit(node.content) as MarkupElement }
-    case 'block':
-      return { ...node, children: node.children.map(visit) }
-    default:
-      return node
+export const mapElements = <T extends MarkupNode>(
+  node: T,
+  change: (element: MarkupElement, inside: (one: MarkupNode) => MarkupNode) => MarkupElement,
+): T => {
+  const ofElement = (element: MarkupElement): MarkupElement => change(element, visit)
+  const visit = (one: MarkupNode): MarkupNode => {
+    switch (one.kind) {
+      case 'element':
+        return ofElement(one)
+      case 'loop':
+        return { ...one, template: ofElement(one.template) }
+      case 'when':
+        return { ...one, content: ofElement(one.content) }
+      case 'block':
+        return { ...one, children: one.children.map(visit) }
+      default:
+        return one
+    }
   }
+  return visit(node) as T
 }
+
+/** Markup with other attributes, from the outside in. `change` is given each with the element it stands on. */
+export const mapAttributes = <T extends MarkupNode>(
+  node: T,
+  change: (attribute: Attribute, element: MarkupElement) => Attribute,
+): T =>
+  mapElements(node, (element, inside) => ({
+    ...element,
+    attributes: element.attributes.map((one) =>
+      one.kind === 'markup' ? { ...one, nodes: one.nodes.map(inside) } : change(one, element),
+    ),
+    children: element.children.map(inside),
+  }))
 
 /** What fills a place of its own between the tags of a component. */
 export const inPlace = (

@@ -41,14 +41,12 @@ const ALWAYS_SAID = new Set(['formControlName'])
 const ADDRESSES = new Set(['to', 'href'])
 const MOST_PROPS = 12
 
-export type Field = Pick<Prop, 'id' | 'name' | 'kind' | 'of' | 'only' | 'type'> & {
+export type Field = Pick<Prop, 'id' | 'name' | 'kind' | 'of' | 'only' | 'type' | 'fields'> & {
   readonly values: PropValue[]
   /** Of a flag: how it is where nothing is said. */
   readonly standard?: boolean
   /** Of a slot: what each shows. */
   readonly shown?: readonly (MarkupNode | undefined)[]
-  /** Of a list of things that have several texts each: what those are. */
-  readonly parts?: readonly ListPart[]
   /** Of a list: what the items of each say. */
   readonly rows?: Items['rows']
 }
@@ -134,8 +132,8 @@ export class Template {
     const values = lines.map((own) => own.join('\n'))
     const [first, ...others] = fields
     const parts = others.length > 0 ? this.listParts(fields, rows) : undefined
-    const of = parts ? {} : first!.of ? { of: first!.of } : {}
-    this.fields.push({ ...named, kind: 'list', values, rows, ...(parts ? { parts } : {}), ...of })
+    const more = parts ? { fields: parts } : first!.of ? { of: first!.of } : {}
+    this.fields.push({ ...named, kind: 'list', values, rows, ...more })
     // What tells all items of a thing apart names them.
     const telling = fields.findIndex((_, at) =>
       rows.every((own) => new Set(own.map((texts) => texts[at])).size === own.length),

@@ -170,10 +170,9 @@ const makeComponent = (
     },
     values,
   }))
-  const given = fields.map(({ values, standard, shown, rows, parts, ...field }): Given => ({
+  const given = fields.map(({ values, standard, shown, rows, ...field }): Given => ({
     prop: {
       ...field,
-      ...(parts ? { fields: parts } : {}),
       isOptional: field.kind === 'flag' || values.includes(undefined),
       ...(field.kind === 'flag' ? { standard: standard ?? false } : {}),
     },

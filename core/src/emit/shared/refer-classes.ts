@@ -2,13 +2,7 @@ import { SHARED_CLASSES } from '../styling/css/name-classes.js'
 import type { Finished } from '../styling/styling.js'
 import type { DataList } from './lists.js'
 import type { Looks } from './looks.js'
-import {
-  isClass,
-  isClassName,
-  mapAttributes,
-  type Attribute,
-  type MarkupElement,
-} from './markup.js'
+import { isClass, isClassName, mapAttributes, type Attribute } from './markup.js'
 
 /** How a target refers to a class of a component's own sheet: in markup, and in code beside it. */
 export type ClassReference = {
@@ -78,7 +72,7 @@ export const referClasses = (component: Finished, reference: ClassReference): Fi
   const inCode = (name: string): string => reference.inCode(name)
   return {
     ...component,
-    markup: mapAttributes(component.markup, refer) as MarkupElement,
+    markup: mapAttributes(component.markup, refer),
     looks: component.looks?.map((looks) => referInLooks(looks, inCode)),
     lists: component.lists?.map((list) => referInList(list, inCode)),
   }

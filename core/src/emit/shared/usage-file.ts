@@ -1,23 +1,25 @@
-import type { MarkupElement } from './markup.js'
+import type { Doc } from './document.js'
+import { isClass, type MarkupElement } from './markup.js'
+import { printDocument } from './print-document.js'
 import { textFile, type EmittedFile } from './emitted-file.js'
 import type { PartComponent, Prop } from './prop.js'
 
-/** A component as one uses it: where it is, and the code of one of its instances. */
-export type Usage = Pick<PartComponent, 'tag' | 'props' | 'uses'> & {
-  readonly path: string
-  readonly code: string
+/** How a target calls and writes its components. */
+export type UsageSpelling = {
+  nameOf(tag: string): string
+  pathOf(tag: string): string
+  /** The code of a component where it is used. */
+  print(use: MarkupElement): Doc
 }
 
-export const USAGE_FILE = 'COMPONENTS.md'
+const PRINT_WIDTH = 80
+const USAGE_FILE = 'COMPONENTS.md'
 
 /** What is shown in a component says nothing of how it is used, and where it stands is its user's affair. */
-export const asExample = (
-  use: MarkupElement,
-  isPlacing: (name: string) => boolean,
-): MarkupElement => ({
+const asExample = (use: MarkupElement): MarkupElement => ({
   ...use,
   attributes: use.attributes
-    .filter(({ name }) => !isPlacing(name))
+    .filter((one) => !isClass(one))
     .map((one) => (one.kind === 'markup' ? { ...one, nodes: [{ kind: 'text', text: '…' }] } : one)),
 })
 
@@ -58,18 +60,22 @@ const fenceFor = (code: string): string => {
   return '`'.repeat(Math.max(3, ...runs.map(({ length }) => length + 1)))
 }
 
-/** A page that shows how each component is used, for those who read code and not designs. */
-export const buildUsageFile = (usages: readonly Usage[]): EmittedFile[] => {
-  if (usages.length === 0) return []
-  const parts = usages.map(({ tag, path, props, uses, code }) => {
+/** A page that shows how each component is used, for those who read code and not designs; none where there are no components. */
+export const buildUsageFile = (
+  parts: readonly PartComponent[],
+  { nameOf, pathOf, print }: UsageSpelling,
+): EmittedFile[] => {
+  if (parts.length === 0) return []
+  const sections = parts.map(({ tag, props, uses, example }) => {
+    const code = printDocument(print(asExample(example)), PRINT_WIDTH).text
     const fence = fenceFor(code)
     const given = props.filter(({ kind }) => kind !== 'classes').map(describe)
     return [
-      `## ${tag}`,
-      `In ${inCode(path)}; the design has ${uses.length === 1 ? 'one' : String(uses.length)} of it.`,
+      `## ${nameOf(tag)}`,
+      `In ${inCode(pathOf(tag))}; the design has ${uses.length === 1 ? 'one' : String(uses.length)} of it.`,
       ...(given.length > 0 ? [given.join('\n')] : []),
       `${fence}\n${code}\n${fence}`,
     ].join('\n\n')
   })
-  return [textFile(USAGE_FILE, `# Components\n\n${parts.join('\n\n')}\n`)]
+  return [textFile(USAGE_FILE, `# Components\n\n${sections.join('\n\n')}\n`)]
 }

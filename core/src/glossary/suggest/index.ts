@@ -204,11 +204,11 @@ const meansOther = (word: string, { name }: CodeComponent): boolean => {
 
 /** Proposes a component for everything of a role that stands in no component. */
 const suggestForRole = (
+  role: string,
   thing: DesignThing,
   components: readonly CodeComponent[],
   asThings: ReadonlySet<string>,
 ): readonly Suggestion[] => {
-  const role = 'role' in thing.design ? thing.design.role : ''
   const word = ROLE_WORDS[role] ?? role
   const all = components
     .map((component) => ({
@@ -299,7 +299,7 @@ export const suggestGlossary = (
     .filter((thing) => !said.has(subjectOf(thing)))
     .flatMap((thing) => {
       const role = 'role' in thing.design ? thing.design.role : ''
-      return suggestForRole(thing, components, codesOfRole(role, every, entries))
+      return suggestForRole(role, thing, components, codesOfRole(role, every, entries))
     })
   return {
     components: [...suggestions, ...forRoles],

@@ -137,7 +137,7 @@ export const nameClasses = (input: Finished, spelling: ClassSpelling): Named => 
     if (attribute.kind !== 'classes' || attribute.base === '') return attribute
     return { ...attribute, base: nameFor(attribute.base, element) }
   }
-  const markup = mapAttributes(input.markup, rename) as MarkupElement
+  const markup = mapAttributes(input.markup, rename)
   const looks = (input.looks ?? []).map((look): Looks => ({
     ...look,
     classes: Object.fromEntries(

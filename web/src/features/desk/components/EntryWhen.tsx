@@ -1,13 +1,12 @@
 import type { Covered, Entry } from '@unimorph/core'
 import { listConditions } from '../model/sources'
+import { VariantSelect } from './VariantSelect'
 
 type Props = {
   readonly entry: Entry
   readonly thing: Covered
   readonly onChange: (when: Entry['when']) => void
 }
-
-const SELECT = 'h-6 max-w-40 rounded-sm border border-rule bg-sheet px-1'
 
 /** Which of a thing's instances an entry is about, by their variants. */
 export const EntryWhen = ({ entry, thing, onChange }: Props) => {
@@ -24,19 +23,13 @@ export const EntryWhen = ({ entry, thing, onChange }: Props) => {
     return (
       <p key={name} className="mt-1">
         only where {name} is{' '}
-        <select
-          aria-label={`Value of ${name} it is for`}
-          className={SELECT}
+        <VariantSelect
+          label={`Value of ${name} it is for`}
+          values={values}
           value={value}
-          onChange={({ target }) => change(target.value)}
-        >
-          {[...new Set([...values, value])].map((one) => (
-            <option key={one} value={one}>
-              {one === 'true' ? 'on' : one === 'false' ? 'off' : one}
-            </option>
-          ))}
-          <option value="">anything</option>
-        </select>
+          none="anything"
+          onChange={change}
+        />
       </p>
     )
   })

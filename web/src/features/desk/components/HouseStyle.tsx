@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import {
+  emitStyleOf,
   EXTRAS,
   FOLDERS,
   isSafePath,
@@ -211,17 +212,18 @@ const TextField = ({
 
 /** How code is written, what files are called and where they lie; the code follows at once. */
 export const HouseStyle = ({ onClose }: { readonly onClose: () => void }) => {
+  const settings = useDesk((s) => s.settings)
   const {
     target,
     script,
     prefix,
     units,
     pictures,
-    rules,
     extras = NO_EXTRAS,
     code = {},
     files = {},
-  } = useDesk((s) => s.settings)
+  } = settings
+  const set = { ...code, ...files, ...emitStyleOf(settings) }
   const hasCodebase = useDesk((s) => s.codebase !== undefined)
   const changeSettings = useDesk((s) => s.changeSettings)
   const changeCode = (field: keyof CodeStyle, value: unknown): void =>
@@ -371,13 +373,7 @@ export const HouseStyle = ({ onClose }: { readonly onClose: () => void }) => {
         </section>
       )}
       <div className="mt-5 flex justify-end gap-2">
-        <Button
-          disabled={
-            without({ ...code, ...files, script, prefix, units, pictures, rules, ...extras }) ===
-            undefined
-          }
-          onClick={() => changeSettings(AS_IT_COMES)}
-        >
+        <Button disabled={without(set) === undefined} onClick={() => changeSettings(AS_IT_COMES)}>
           As it comes
         </Button>
         <Button tone="main" onClick={onClose}>

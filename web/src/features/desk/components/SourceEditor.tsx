@@ -11,6 +11,7 @@ import {
   wrap,
   type Condition,
 } from '../model/sources'
+import { VariantSelect } from './VariantSelect'
 
 type Props = {
   readonly prop: CodeProp
@@ -133,38 +134,27 @@ const Either = ({ condition, ...props }: Props & { readonly condition: Condition
   const { thing, label, onChange } = props
   const conditions = listConditions(thing)
   const values = conditions.find(({ name }) => name === condition.when)?.values ?? []
-  const withThis = (one: string): readonly string[] => [...new Set([...values, one])]
   const { otherwise: _otherwise, ...rest } = condition
   return (
     <div className="mt-0.5 mb-1 border-l border-rule pl-2">
       <p>
         where{' '}
-        <select
-          aria-label={`What ${label} depends on`}
-          className={SELECT}
+        <VariantSelect
+          label={`What ${label} depends on`}
+          values={conditions.map(({ name }) => name)}
           value={condition.when}
-          onChange={({ target }) => {
-            const next = conditions.find(({ name }) => name === target.value)
+          onChange={(wanted) => {
+            const next = conditions.find(({ name }) => name === wanted)
             if (next) onChange({ ...condition, when: next.name, is: next.values[0] ?? '' })
           }}
-        >
-          {[...new Set([...conditions.map(({ name }) => name), condition.when])].map((name) => (
-            <option key={name}>{name}</option>
-          ))}
-        </select>{' '}
+        />{' '}
         is{' '}
-        <select
-          aria-label={`Of what ${label} depends on, the value`}
-          className={SELECT}
+        <VariantSelect
+          label={`Of what ${label} depends on, the value`}
+          values={values}
           value={condition.is}
-          onChange={({ target }) => onChange({ ...condition, is: target.value })}
-        >
-          {withThis(condition.is).map((value) => (
-            <option key={value} value={value}>
-              {value === 'true' ? 'on' : value === 'false' ? 'off' : value}
-            </option>
-          ))}
-        </select>
+          onChange={(is) => onChange({ ...condition, is })}
+        />
       </p>
       <div className="mt-0.5">
         <SourceEditor

@@ -1,5 +1,11 @@
 import { create } from 'zustand'
-import { TARGET_IDS, type ContrastPair, type Edit, type TargetId } from '@unimorph/core'
+import {
+  emitStyleOf,
+  TARGET_IDS,
+  type ContrastPair,
+  type Edit,
+  type TargetId,
+} from '@unimorph/core'
 import { Cancelled, createEngine } from '../../../engine/engine'
 import type { LayerDetails } from '../../../engine/inspect-layer'
 import type {
@@ -32,6 +38,7 @@ import {
   type Settings,
   type StoredEdit,
 } from '../../../shared/lib/api'
+import { createQueue } from './queue'
 import { loadFonts } from '../../../shared/lib/fonts-store'
 import { showProblem } from '../../../shared/lib/toast-store'
 
@@ -146,8 +153,6 @@ const wait = (ms: number): Promise<void> => new Promise((done) => setTimeout(don
 export const useDesk = create<DeskState & DeskActions>((set, get) => {
   let opening = 0
   let converting = 0
-  // Edits reach the server one after the other, in the order they were made.
-  let saving: Promise<unknown> = Promise.resolve()
   let working: Promise<void> = Promise.resolve()
 
   const report = (error: unknown): void => {
@@ -175,12 +180,12 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
   const requestOf = (): ConvertRequest => {
     const { settings, scope } = get()
     const { target, styling, derivesStates = true, language, grain, library } = settings
-    const { code, files, script, prefix, units, pictures, rules, extras } = settings
+    const { code, files } = settings
     return {
       edits: values(),
       target,
       styling,
-      house: { code, files, script, prefix, units, pictures, rules, extras },
+      house: { code, files, ...emitStyleOf(settings) },
       select: selectedBy(scope),
       derivesStates,
       language,
@@ -241,11 +246,8 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
   const follow = (): void => {
     refresh().catch(report)
   }
-  const save = <T>(work: () => Promise<T>): Promise<T> => {
-    const next = saving.then(work)
-    saving = next.catch(() => undefined)
-    return next
-  }
+  /** Edits reach the server one after the other, in the order they were made. */
+  const save = createQueue()
 
   return {
     ...START,

@@ -6,6 +6,7 @@ import { toBase64 } from '../../../shared/lib/to-base64'
 import { showProblem } from '../../../shared/lib/toast-store'
 import { useDesk } from './desk-store'
 import { createLatest } from './latest'
+import { createQueue } from './queue'
 
 /** So sure a proposal is taken with all others that are. */
 export const SURE = 0.85
@@ -43,11 +44,18 @@ export const useGlossary = create<GlossaryStore>((set, get) => {
   const latest = createLatest()
   /** What changed while a scan was going on. */
   let missed: readonly string[] = []
-  const finishScan = (): void => {
-    set({ isScanning: false })
-    const paths = missed
-    missed = []
-    if (paths.length > 0) void get().followChanges(paths)
+  const scanning = async (work: () => Promise<void>): Promise<void> => {
+    set({ isScanning: true })
+    try {
+      await work()
+    } catch (error) {
+      showProblem(messageOf(error))
+    } finally {
+      set({ isScanning: false })
+      const paths = missed
+      missed = []
+      if (paths.length > 0) void get().followChanges(paths)
+    }
   }
   const take = async (
     work: (id: string) => Promise<ProjectCodebase | undefined>,
@@ -55,29 +63,16 @@ export const useGlossary = create<GlossaryStore>((set, get) => {
     const { project, setCodebase } = useDesk.getState()
     if (!project) return
     // What is scanned anew may have been changed by others.
-    set({
-      isScanning: true,
-      changed: [],
-      past: get().past.filter((one) => one.project !== project.id),
-    })
-    try {
+    set({ changed: [], past: get().past.filter((one) => one.project !== project.id) })
+    await scanning(async () => {
       const found = await work(project.id)
       if (useDesk.getState().project?.id !== project.id) return
       await setCodebase(found)
       await get().load()
-    } catch (error) {
-      showProblem(messageOf(error))
-    } finally {
-      finishScan()
-    }
+    })
   }
   /** Changes are written one after the other: what is taken back is what was said last. */
-  let writing: Promise<unknown> = Promise.resolve()
-  const inTurn = (work: () => Promise<void>): Promise<void> => {
-    const next = writing.then(work)
-    writing = next
-    return next
-  }
+  const inTurn = createQueue()
   /** Writes a glossary and uses it; whether that was possible. */
   const write = async (change: (glossary: Glossary) => Glossary): Promise<boolean> => {
     const { project, codebase, setCodebase } = useDesk.getState()
@@ -124,8 +119,7 @@ export const useGlossary = create<GlossaryStore>((set, get) => {
         missed = [...missed, ...paths]
         return
       }
-      set({ isScanning: true })
-      try {
+      await scanning(async () => {
         const found = await api.getCodebase(project.id)
         const isSame = JSON.stringify(found) === JSON.stringify(codebase)
         if (isSame || useDesk.getState().project?.id !== project.id) return
@@ -135,11 +129,7 @@ export const useGlossary = create<GlossaryStore>((set, get) => {
         set({ changed: paths })
         await setCodebase(found)
         if (get().report) await get().load()
-      } catch (error) {
-        showProblem(messageOf(error))
-      } finally {
-        finishScan()
-      }
+      })
     },
     leave: () =>
       take(async (id) => {
