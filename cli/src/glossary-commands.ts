@@ -45,10 +45,14 @@ const differencesOf = (before: Codebase, after: Codebase): readonly string[] => 
   ]
 }
 
-const watchScans = (folder: string, { package: packages }: ScanOptions, first: Codebase): void => {
+const watchScans = async (
+  folder: string,
+  { package: packages }: ScanOptions,
+  first: Codebase,
+): Promise<void> => {
   let last = first
   let queue = Promise.resolve()
-  watchFolder(folder, () => {
+  const scanAgain = (): void => {
     queue = queue
       .then(async () => {
         const next = await scanFolder(folder, packages)
@@ -56,8 +60,11 @@ const watchScans = (folder: string, { package: packages }: ScanOptions, first: C
         last = next
       })
       .catch((error: unknown) => console.error(error instanceof Error ? error.message : error))
-  })
+  }
+  await watchFolder(folder, scanAgain)
   console.log('Watching for changes; Ctrl+C ends it.')
+  // What changed between the first scan and the watching was seen by neither.
+  scanAgain()
 }
 
 /**
@@ -80,7 +87,7 @@ export const scanCommand = async (folder: string, options: ScanOptions): Promise
   console.log(
     `${plural(codebase.components.length, 'component')} and ${plural(codebase.tokens.length, 'token')} in ${plural(codebase.files, 'file')}`,
   )
-  if (options.watch) watchScans(folder, options, codebase)
+  if (options.watch) await watchScans(folder, options, codebase)
   return 0
 }
 

@@ -39,12 +39,14 @@ const cacheOf = (root: string): string | undefined =>
     ? join(root, 'node_modules', '.cache', 'unimorph', 'scan.json')
     : undefined
 
-/** Calls `onChange` whenever what a scan reads of a codebase has changed. Goes on for as long as the program does. */
-export const watchFolder = (folder: string, onChange: () => void): void => {
+/**
+ * Calls `onChange` whenever what a scan reads of a codebase has changed. Resolves once every change from then on is seen; goes
+ * on for as long as the program does.
+ */
+export const watchFolder = (folder: string, onChange: () => void): Promise<void> =>
   watchCodebase(checkFolder(folder), onChange, (problem) =>
     console.error(`Changes cannot be seen: ${problem}`),
-  )
-}
+  ).ready
 
 /** Scans a codebase, and the component libraries that are named. Nothing of either is executed. */
 export const scanFolder = async (
