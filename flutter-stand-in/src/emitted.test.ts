@@ -67,15 +67,33 @@ const emit = (
 type Call = {
   readonly name: string
   readonly named: readonly string[]
+  /** The types of which arguments name a value, by argument: `Axis` of `direction: Axis.vertical`. */
+  readonly enums: readonly (readonly [string, string])[]
   readonly positional: number
 }
 
-const argumentsOf = (node: Syntax): Pick<Call, 'named' | 'positional'> => {
+const ENUMS = new Set(
+  Object.values(FLUTTER).flatMap(({ named = {} }) =>
+    Object.values(named).filter((type) => /^[A-Z]/.test(type)),
+  ),
+)
+
+const argumentsOf = (node: Syntax): Pick<Call, 'named' | 'enums' | 'positional'> => {
   const args = childrenOf(node)
+  const named = args.filter(({ kind }) => kind === 'named_argument')
+  const nameOf = (one: Syntax): string => textOf(childrenOf(childrenOf(one)[0]!)[0]!)
   return {
-    named: args
-      .filter(({ kind }) => kind === 'named_argument')
-      .map((one) => textOf(childrenOf(childrenOf(one)[0]!)[0]!)),
+    named: named.map(nameOf),
+    // A value of a call inside of an argument is that call's.
+    enums: named.flatMap((one) =>
+      [
+        ...textOf(one)
+          .replace(/\([\s\S]*\)/g, '')
+          .matchAll(/\b([A-Z]\w*)\.[a-z]\w*/g),
+      ]
+        .filter(([, type]) => ENUMS.has(type as never))
+        .map(([, type]) => [nameOf(one), type!] as const),
+    ),
     positional: args.filter(({ kind }) => kind === 'argument').length,
   }
 }
@@ -108,12 +126,15 @@ const callsIn = (node: Syntax): readonly Call[] => {
 const FUNCTIONS =
   /^(Navigator|MediaQuery|AppColors|Answers|Uri|Exception|Theme|Color\.lerp|App[A-Z]\w*\.\w+)\b.*|.*\.copyWith$/
 
-const checkCall = ({ name, named, positional }: Call, program: Program): string[] => {
+const checkCall = ({ name, named, enums, positional }: Call, program: Program): string[] => {
   const known = FLUTTER[name]
   if (known) {
     const wrong = named.filter((one) => !(one in (known.named ?? {})))
     return [
       ...wrong.map((one) => `${name} has no argument ${one}`),
+      ...enums
+        .filter(([one, type]) => known.named?.[one] !== type)
+        .map(([one, type]) => `${one} of ${name} is no ${type}`),
       ...(positional > (known.positional ?? []).length ? [`${name} is given too much`] : []),
     ]
   }
@@ -182,7 +203,7 @@ describe.each(CASES)('%s', (_name, path) => {
     const main = program.classes.get('App')
     expect(main).toBeDefined()
     const screens = [...program.classes.values()].filter(
-      ({ build }) => build && textOf(build).includes('returnScaffold('),
+      ({ build }) => build && /return(const)?AppScreen\(/.test(textOf(build)),
     )
     expect(screens.length).toBeGreaterThan(0)
     for (const { name } of screens) {

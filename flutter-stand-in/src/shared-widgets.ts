@@ -162,12 +162,40 @@ const bleed: Rule = (widget, c, path, layout) => {
   return boxOf(size, [{ x: -left, y: -top, box: inside }])
 }
 
+const made = (name: string, named: Made['named']): Made => ({
+  kind: 'made',
+  name,
+  named,
+  positional: [],
+})
+
+const link: Rule = ({ named }, c, path, layout) =>
+  layout.lay(made('Semantics', { link: true, child: made('InkWell', named) }), c, path)
+
+/** As high as the window at least; what scrolls here is the page. */
+const screen: Rule = (widget, c, path, layout) => {
+  const minHeight = Number.isFinite(c.maxHeight)
+    ? c.maxHeight
+    : layout.options.evaluator.host.size.height
+  const body = made('ConstrainedBox', {
+    constraints: made('BoxConstraints', { minHeight }),
+    ...widget.named,
+  })
+  return layout.lay(
+    made('Scaffold', { body: made('SingleChildScrollView', { child: body }) }),
+    c,
+    path,
+  )
+}
+
 const SHARED: Readonly<Record<string, Rule>> = {
   AnswerChoice: choice,
   AnswerField: field,
   AnswerForm: (widget, c, path, layout) => layout.layChild(widget, c, path),
   AnswerSlider: slider,
   AnswerTick: tick,
+  AppLink: link,
+  AppScreen: screen,
   Bleed: bleed,
   Columns: columns,
   // What a form says after it was sent is nothing before.

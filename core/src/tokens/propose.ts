@@ -7,6 +7,7 @@ import type { Effect } from '../design/paint.js'
 import type { Token, TokenType } from '../design/token.js'
 import { drawingsOf, walkLayers } from '../design/walk.js'
 import { listTokenFields } from './fields.js'
+import { nameColor } from './name-color.js'
 
 export type TokenUse = { readonly layer: string; readonly path: string }
 
@@ -64,30 +65,6 @@ const joinColors = (found: readonly Found[]): Found[] => {
     else joined.push({ value: next.value, uses: [...next.uses] })
   }
   return joined
-}
-
-/** Hues in OKLCH where a name begins, in degrees. */
-const HUES: readonly (readonly [number, string])[] = [
-  [0, 'rose'],
-  [20, 'red'],
-  [45, 'orange'],
-  [75, 'yellow'],
-  [115, 'green'],
-  [165, 'teal'],
-  [215, 'blue'],
-  [280, 'violet'],
-  [320, 'pink'],
-]
-
-/** `#2c664b` → `green-700`: hue, and how dark it is in steps of 50. */
-const nameColor = (value: string): string => {
-  const { color, opacity } = splitColor(value)
-  const { l, c, h = 0 } = toOklch(color)!
-  if (l > 0.995) return opacity < 1 ? `white-${Math.round(opacity * 100)}` : 'white'
-  if (l < 0.02) return opacity < 1 ? `black-${Math.round(opacity * 100)}` : 'black'
-  const hue = c < 0.025 ? 'grey' : HUES.findLast(([from]) => h >= from)![1]
-  const step = Math.min(950, Math.max(50, Math.round(((1 - l) * 1000) / 50) * 50))
-  return `${hue}-${step}${opacity < 1 ? `-${Math.round(opacity * 100)}` : ''}`
 }
 
 const nameType = (value: unknown): string => {

@@ -1,8 +1,30 @@
+import { EXPORTS } from './behaviour/files.js'
+
 /**
  * What is used of Flutter's library: every constructor that is written, with the names of its arguments and the kinds of
  * their values. The tests hold all that is emitted against it, and what stands in for Flutter knows nothing else.
  */
-export type FlutterType = 'widget' | 'widgets' | 'number' | 'bool' | 'string' | 'function' | 'value'
+export type FlutterType =
+  'widget' | 'widgets' | 'number' | 'bool' | 'string' | 'function' | 'value' | FlutterEnum
+
+/** Types of which a value is one of several names, `Axis.vertical`; all begin with a capital. */
+export type FlutterEnum =
+  | 'Axis'
+  | 'BoxFit'
+  | 'Clip'
+  | 'CrossAxisAlignment'
+  | 'FlexFit'
+  | 'FontStyle'
+  | 'FontWeight'
+  | 'MainAxisAlignment'
+  | 'MainAxisSize'
+  | 'StackFit'
+  | 'TextAlign'
+  | 'TextBaseline'
+  | 'TextLeadingDistribution'
+  | 'VerticalDirection'
+  | 'WrapAlignment'
+  | 'WrapCrossAlignment'
 
 export type FlutterConstructor = {
   readonly isConst: boolean
@@ -23,11 +45,11 @@ const value = (
 ): FlutterConstructor => ({ isConst, positional, named })
 
 const FLEX = {
-  mainAxisAlignment: 'value',
-  mainAxisSize: 'value',
-  crossAxisAlignment: 'value',
-  verticalDirection: 'value',
-  textBaseline: 'value',
+  mainAxisAlignment: 'MainAxisAlignment',
+  mainAxisSize: 'MainAxisSize',
+  crossAxisAlignment: 'CrossAxisAlignment',
+  verticalDirection: 'VerticalDirection',
+  textBaseline: 'TextBaseline',
   spacing: 'number',
   children: 'widgets',
 } as const
@@ -54,7 +76,7 @@ export const FLUTTER: Readonly<Record<string, FlutterConstructor>> = {
       margin: 'value',
       padding: 'value',
       decoration: 'value',
-      clipBehavior: 'value',
+      clipBehavior: 'Clip',
       child: 'widget',
     },
     [],
@@ -70,8 +92,8 @@ export const FLUTTER: Readonly<Record<string, FlutterConstructor>> = {
   }),
   ExcludeSemantics: widget({ child: 'widget' }),
   Expanded: widget({ flex: 'number', child: 'widget' }),
-  Flex: widget({ ...FLEX, direction: 'value' }),
-  Flexible: widget({ flex: 'number', fit: 'value', child: 'widget' }),
+  Flex: widget({ ...FLEX, direction: 'Axis' }),
+  Flexible: widget({ flex: 'number', fit: 'FlexFit', child: 'widget' }),
   FractionallySizedBox: widget({
     alignment: 'value',
     widthFactor: 'number',
@@ -82,7 +104,7 @@ export const FLUTTER: Readonly<Record<string, FlutterConstructor>> = {
     {
       width: 'number',
       height: 'number',
-      fit: 'value',
+      fit: 'BoxFit',
       semanticLabel: 'string',
       excludeFromSemantics: 'bool',
     },
@@ -126,16 +148,16 @@ export const FLUTTER: Readonly<Record<string, FlutterConstructor>> = {
     [],
     false,
   ),
-  SingleChildScrollView: widget({ scrollDirection: 'value', child: 'widget' }),
+  SingleChildScrollView: widget({ scrollDirection: 'Axis', child: 'widget' }),
   SizedBox: widget({ width: 'number', height: 'number', child: 'widget' }),
   'SizedBox.shrink': widget({}),
   Spacer: widget({}),
-  Stack: widget({ fit: 'value', clipBehavior: 'value', alignment: 'value', children: 'widgets' }),
+  Stack: widget({ fit: 'StackFit', clipBehavior: 'Clip', alignment: 'value', children: 'widgets' }),
   'SvgPicture.asset': widget(
     {
       width: 'number',
       height: 'number',
-      fit: 'value',
+      fit: 'BoxFit',
       semanticsLabel: 'string',
       excludeFromSemantics: 'bool',
     },
@@ -144,23 +166,24 @@ export const FLUTTER: Readonly<Record<string, FlutterConstructor>> = {
   Text: widget(
     {
       style: 'value',
-      textAlign: 'value',
+      textAlign: 'TextAlign',
       softWrap: 'bool',
       overflow: 'value',
       semanticsLabel: 'string',
     },
     ['string'],
   ),
-  'Text.rich': widget({ style: 'value', textAlign: 'value', softWrap: 'bool', overflow: 'value' }, [
-    'value',
-  ]),
+  'Text.rich': widget(
+    { style: 'value', textAlign: 'TextAlign', softWrap: 'bool', overflow: 'value' },
+    ['value'],
+  ),
   'Transform.rotate': widget({ angle: 'number', child: 'widget' }, [], false),
   'Transform.translate': widget({ offset: 'value', child: 'widget' }),
   Visibility: widget({ visible: 'bool', child: 'widget' }),
   Wrap: widget({
-    direction: 'value',
-    alignment: 'value',
-    crossAxisAlignment: 'value',
+    direction: 'Axis',
+    alignment: 'WrapAlignment',
+    crossAxisAlignment: 'WrapCrossAlignment',
     spacing: 'number',
     runSpacing: 'number',
     children: 'widgets',
@@ -201,7 +224,7 @@ export const FLUTTER: Readonly<Record<string, FlutterConstructor>> = {
     spreadRadius: 'number',
   }),
   Color: value({}, ['number']),
-  DecorationImage: value({ image: 'value', fit: 'value', repeat: 'value', alignment: 'value' }),
+  DecorationImage: value({ image: 'value', fit: 'BoxFit', repeat: 'value', alignment: 'value' }),
   'EdgeInsets.all': value({}, ['number']),
   'EdgeInsets.only': value({ left: 'number', top: 'number', right: 'number', bottom: 'number' }),
   'EdgeInsets.symmetric': value({ horizontal: 'number', vertical: 'number' }),
@@ -234,19 +257,20 @@ export const FLUTTER: Readonly<Record<string, FlutterConstructor>> = {
   TextStyle: value({
     fontFamily: 'string',
     fontSize: 'number',
-    fontWeight: 'value',
-    fontStyle: 'value',
+    fontWeight: 'FontWeight',
+    fontStyle: 'FontStyle',
     height: 'number',
     letterSpacing: 'number',
     color: 'value',
     decoration: 'value',
-    leadingDistribution: 'value',
+    leadingDistribution: 'TextLeadingDistribution',
   }),
 }
 
-/** What Flutter gives names to, so that no component of a project may have them. */
+/** What Flutter and the shared files give names to, so that no component of a project may have them. */
 export const FLUTTER_NAMES: ReadonlySet<string> = new Set([
   ...Object.keys(FLUTTER).map((name) => name.replace(/\..*/, '')),
+  ...Object.values(EXPORTS).flat(),
   ...'Action Banner Builder Button Card Chip Colors Curve Drawer Element Focus Icon Image List Map Menu Navigator Object Overlay Page Route Set Size State String Table Tab Text Theme Title Widget'.split(
     ' ',
   ),

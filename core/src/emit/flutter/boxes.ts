@@ -212,6 +212,15 @@ export const arranged = (
 const isOnly = (value: SlotValue | undefined, code: string): boolean =>
   value?.kind === 'same' && value.code === code
 
+/** How a row or a column aligns what is in it, as what wraps says it. */
+const forWrap = (code: string): Dart =>
+  raw(
+    code
+      .replace('MainAxisAlignment.', 'WrapAlignment.')
+      .replace(/CrossAxisAlignment\.(stretch|baseline)/, 'CrossAxisAlignment.start')
+      .replace('CrossAxisAlignment.', 'WrapCrossAlignment.'),
+  )
+
 const flowOf = (children: readonly Dart[], said: Said, context: ValueContext): Dart | undefined => {
   const get = (slot: string, nothing?: string): Dart | undefined =>
     dartOf(said.get(slot), context, nothing)
@@ -227,14 +236,16 @@ const flowOf = (children: readonly Dart[], said: Said, context: ValueContext): D
     })
   }
   if (said.has('wrap')) {
+    const cross = said.get('cross')
     return call('Wrap', {
-      direction: isOnly(said.get('wrap'), 'Axis.horizontal')
-        ? undefined
-        : get('wrap', 'Axis.horizontal'),
+      direction: isOnly(direction, 'Axis.horizontal') ? undefined : get('direction'),
       spacing: get('spacing', '0'),
       runSpacing: get('runSpacing', '0'),
-      alignment: get('main', 'WrapAlignment.start'),
-      crossAxisAlignment: get('cross', 'WrapCrossAlignment.start'),
+      alignment: dartOf(said.get('main'), context, 'WrapAlignment.start', forWrap),
+      // Rows say nothing where things stand in their middle.
+      crossAxisAlignment: isOnly(cross, 'CrossAxisAlignment.start')
+        ? undefined
+        : dartOf(cross, context, 'WrapCrossAlignment.center', forWrap),
       children: list(children),
     })
   }

@@ -12,6 +12,9 @@ import {
 } from '../shared/document.js'
 import { isConstant } from './api.js'
 
+/** How many signs a line of Dart may have. */
+export const PRINT_WIDTH = 80
+
 /** A piece of Dart as a tree: printed once, and asked whether it is constant. */
 export type Dart =
   /** Code that is written as it is. */
@@ -68,6 +71,46 @@ export const call = (
 export const list = (items: readonly Dart[]): Dart => ({ kind: 'list', items })
 
 const asDart = (value: Dart | string): Dart => (typeof value === 'string' ? raw(value) : value)
+
+/** What a piece is made of. */
+export const partsOf = (dart: Dart): readonly Dart[] => {
+  switch (dart.kind) {
+    case 'code':
+      return []
+    case 'call':
+      return dart.args.map(({ value }) => value)
+    case 'list':
+      return dart.items
+    case 'choice':
+      return [dart.then, dart.otherwise]
+    case 'switch':
+      return dart.cases.map(([, value]) => value)
+    case 'when':
+      return [dart.item]
+    case 'function':
+      return [dart.value]
+  }
+}
+
+/** A piece with other pieces in the place of those it is made of. */
+export const mapParts = (dart: Dart, change: (part: Dart) => Dart): Dart => {
+  switch (dart.kind) {
+    case 'code':
+      return dart
+    case 'call':
+      return { ...dart, args: dart.args.map((one) => ({ ...one, value: change(one.value) })) }
+    case 'list':
+      return { ...dart, items: dart.items.map(change) }
+    case 'choice':
+      return { ...dart, then: change(dart.then), otherwise: change(dart.otherwise) }
+    case 'switch':
+      return { ...dart, cases: dart.cases.map(([when, value]) => [when, change(value)]) }
+    case 'when':
+      return { ...dart, item: change(dart.item) }
+    case 'function':
+      return { ...dart, value: change(dart.value) }
+  }
+}
 
 /** A string of Dart, in single quotes or in double ones where that needs fewer escapes; `$` begins code in it. */
 export const quoteDart = (text: string): string => {

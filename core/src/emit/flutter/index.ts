@@ -15,6 +15,8 @@ import { className, dartName, toFileName } from './names.js'
 import { writeForm, writeProject } from './project-files.js'
 import { flutterUse } from './foreign.js'
 import { createFlutterStyling } from './styling.js'
+import { printFile } from './print-file.js'
+import { shareConstants } from './share-values.js'
 import { FlutterTheme } from './theme.js'
 import { printUse, writePart, writeUnit, type FlutterOptions } from './write-unit.js'
 
@@ -78,10 +80,18 @@ export const flutter: Target = {
       parts: new Map(parts.map((part) => [part.tag, part])),
       icons: new Map([...plan.icons].map(([asset, { name }]) => [name, fileOf(asset)])),
     }
-    const components = [
+    const drafts = [
       ...units.map((unit) => writeUnit(unit, options)),
       ...parts.map((part) => writePart(part, options)),
     ]
+    const repeated = shareConstants(
+      drafts.map(({ widget }) => widget),
+      theme.taken,
+    )
+    theme.hold(repeated.held)
+    const components = drafts.map((draft, i) =>
+      printFile({ ...draft, widget: repeated.widgets[i]! }),
+    )
     const written = components
       .map(({ content }) => (content.kind === 'text' ? content.text : ''))
       .join('\n')

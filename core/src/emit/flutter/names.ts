@@ -8,14 +8,14 @@ export const className = (name: string): string => (FLUTTER_NAMES.has(name) ? `A
 export const toFileName = (name: string): string => separateWords(name, '_')
 
 /** Words of Dart, and what every widget calls something else. */
-const TAKEN = new Set(
+export const DART_WORDS: ReadonlySet<string> = new Set(
   'abstract as assert async await base break build case catch class colors const context continue covariant default deferred do dynamic else enum export extends extension external factory false final finally for get hashCode if implements import in index interface is late library mixin new null on operator part required rethrow return sealed set static super switch sync this throw true try typedef values var void when while width with yield'.split(
     ' ',
   ),
 )
 
 /** The name of what a component is given, in Dart. */
-export const dartName = (name: string): string => (TAKEN.has(name) ? `${name}Value` : name)
+export const dartName = (name: string): string => (DART_WORDS.has(name) ? `${name}Value` : name)
 
 /** The name of a list of a file, which no other file sees. */
 export const listName = (name: string): string => `_${name}`

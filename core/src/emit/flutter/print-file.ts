@@ -13,10 +13,10 @@ import { textFile, type EmittedFile } from '../shared/emitted-file.js'
 import { printDocument } from '../shared/print-document.js'
 import { EXPORTS } from './behaviour/files.js'
 import type { WidgetContext } from './context.js'
-import { printDart, type Dart } from './dart.js'
+import { printDart, PRINT_WIDTH, type Dart } from './dart.js'
+import { DART_WORDS } from './names.js'
+import { shareLocals } from './share-values.js'
 import { fromName } from './values-of.js'
-
-const PRINT_WIDTH = 80
 
 /** A file of the project, by its folder and its name without an ending, or what is imported as it stands. */
 export type Relative =
@@ -42,7 +42,7 @@ const importLines = (
     const { folder: to, name } = file
     return to === folder ? `${name}.dart` : `../${to}/${name}.dart`
   })
-  const theme = /\b(colors\.\w|AppColors|AppSpace|AppRadius|AppShadow|AppType)/.test(code)
+  const theme = /\b(colors\.\w|AppColors|AppSpace|AppRadius|AppShadow|AppType|AppBox)/.test(code)
   const all = [...new Set([...own, ...(theme ? ['../theme.dart'] : [])])].sort()
   return [
     ...filtered,
@@ -60,7 +60,8 @@ const beginningOf = (code: string, widths: ReadonlySet<number>): readonly string
     .map((px) => `final ${fromName(px)} = width >= ${String(px)};`),
 ]
 
-type ClassParts = {
+/** A widget of the project, before it is printed. */
+export type WidgetFile = {
   readonly path: string
   readonly folder: string
   readonly name: string
@@ -107,7 +108,7 @@ const printConstructor = (name: string, parameters: readonly string[]): Doc => {
   )
 }
 
-const printBuild = (widget: Doc, beginning: readonly string[]): Doc =>
+const printBuild = (widget: Doc, beginning: readonly Doc[]): Doc =>
   concat([
     '@override',
     hardline,
@@ -115,7 +116,7 @@ const printBuild = (widget: Doc, beginning: readonly string[]): Doc =>
     indent(
       concat([
         hardline,
-        ...(beginning.length > 0 ? [lines(beginning), EMPTY_LINE] : []),
+        ...(beginning.length > 0 ? [join(hardline, beginning), EMPTY_LINE] : []),
         'return ',
         widget,
         ';',
@@ -125,12 +126,22 @@ const printBuild = (widget: Doc, beginning: readonly string[]): Doc =>
     '}',
   ])
 
+/** Names that code of the widget may use already. */
+const namesIn = ({ widget, state = [] }: WidgetFile): readonly string[] => [
+  ...DART_WORDS,
+  ...(JSON.stringify([widget, state]).match(/\b[a-z]\w*/g) ?? []),
+]
+
 /** The file of a widget: imports, data, and the class, with its state where it has one. */
-export const printFile = (parts: ClassParts): EmittedFile => {
-  const { path, folder, name, about, widget, context, files, state = [], props = [] } = parts
+export const printFile = (parts: WidgetFile): EmittedFile => {
+  const { path, folder, name, about, context, files, state = [], props = [] } = parts
   const { types = [], data = [] } = parts
+  const { widget, locals } = shareLocals(parts.widget, namesIn(parts))
   const widgetDoc = printDart(widget)
-  const code = [widgetDoc, ...data]
+  const localDocs = locals.map(({ name: local, value }) =>
+    concat([`final ${local} = `, printDart(value), ';']),
+  )
+  const code = [widgetDoc, ...localDocs, ...data]
     .map((doc) => printDocument(doc, PRINT_WIDTH).text)
     .concat(
       state,
@@ -139,7 +150,8 @@ export const printFile = (parts: ClassParts): EmittedFile => {
     .join('\n')
     // What is only said in a text is not used.
     .replace(/'(?:[^'\\]|\\.)*'|"(?:[^"\\]|\\.)*"/g, "''")
-  const build = printBuild(widgetDoc, beginningOf(code, context.widths))
+  const beginning = [...beginningOf(code, context.widths), ...localDocs]
+  const build = printBuild(widgetDoc, beginning)
   const members: Doc[] = [
     printConstructor(
       name,

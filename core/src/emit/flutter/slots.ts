@@ -42,12 +42,6 @@ const CROSS = {
   stretch: 'CrossAxisAlignment.stretch',
   baseline: 'CrossAxisAlignment.baseline',
 } as const
-const WRAP = {
-  start: undefined,
-  centre: 'WrapAlignment.center',
-  end: 'WrapAlignment.end',
-  between: 'WrapAlignment.spaceBetween',
-} as const
 const SELF = {
   row: {
     start: 'Alignment.topLeft',
@@ -338,16 +332,12 @@ const arrangeSlots = (theme: FlutterTheme, node: UiNode, around: Surroundings): 
       ...stack,
       ...common,
       ...pick({
-        wrap: isRow ? 'Axis.horizontal' : 'Axis.vertical',
+        wrap: 'true',
+        direction: isRow ? 'Axis.horizontal' : 'Axis.vertical',
         spacing,
         runSpacing: lineGap === 0 ? undefined : lengthCode(theme, style, 'layout.gap', lineGap),
-        main: WRAP[distribute],
-        cross:
-          align === 'centre'
-            ? 'WrapCrossAlignment.center'
-            : align === 'end'
-              ? 'WrapCrossAlignment.end'
-              : undefined,
+        main: MAIN[distribute],
+        cross: CROSS[align === 'centre' || align === 'end' ? align : 'start'],
       }),
     }
   }

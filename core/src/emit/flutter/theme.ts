@@ -3,6 +3,10 @@ import type { Effect } from '../../design/paint.js'
 import type { TextStyle } from '../../design/text.js'
 import { toCamel, UniqueNames } from '../../text/names.js'
 import type { ThemeToken, UiTheme } from '../../ui/theme.js'
+import { concat, hardline, indent } from '../shared/document.js'
+import { printDocument } from '../shared/print-document.js'
+import { parseDart, printDart, PRINT_WIDTH, type Dart } from './dart.js'
+import type { NamedValue } from './share-values.js'
 import { color, number, shadows } from './values.js'
 
 /** The class that holds the tokens of a type; colours differ by mode and are asked of the context. */
@@ -63,11 +67,21 @@ export const nameDartTokens = (
   return known
 }
 
+/** Classes of the theme that hold values which widgets repeat and no token has. */
+type Holder = 'AppType' | 'AppBox'
+
 type Used = { readonly name: string; readonly token: ThemeToken }
+
+const printConstant = (type: string, name: string, value: Dart): string =>
+  printDocument(
+    indent(concat([hardline, `static const ${type} ${name} = `, printDart(value, true), ';'])),
+    PRINT_WIDTH,
+  ).text.slice(1)
 
 /** The tokens a project uses, and what they are called. Lives for one emission. */
 export class FlutterTheme {
   private readonly used = new Map<string, Used>()
+  private shared: Partial<Record<Holder, readonly NamedValue[]>> = {}
 
   constructor(private readonly tokens: UiTheme) {
     this.known = nameDartTokens(tokens.values())
@@ -87,6 +101,16 @@ export class FlutterTheme {
     if (code === undefined) return undefined
     this.used.set(code, { name: code.slice(code.indexOf('.') + 1), token })
     return code
+  }
+
+  /** What the fields of a class are called already. */
+  get taken(): readonly string[] {
+    return [...TAKEN, ...[...this.known.values()].map((code) => code.slice(code.indexOf('.') + 1))]
+  }
+
+  /** Holds values that widgets repeat. */
+  hold(shared: Readonly<Record<Holder, readonly NamedValue[]>>): void {
+    this.shared = shared
   }
 
   /** The tokens of a type, by name. */
@@ -123,6 +147,7 @@ export class FlutterTheme {
         (value) => shadows(value as readonly Effect[]) ?? '[]',
       ),
       ...this.holder('AppType', 'type', 'TextStyle', (value) => textStyle(value as TextStyle)),
+      ...this.holder('AppBox', undefined, 'BoxDecoration', String),
     ]
     const theirs = new Set(
       [...this.used.values()].flatMap(({ token: { code } }) => (code ? [code.path] : [])),
@@ -133,16 +158,19 @@ export class FlutterTheme {
 
   private holder(
     name: string,
-    type: ThemeToken['type'],
+    type: ThemeToken['type'] | undefined,
     dartType: string,
     write: (value: unknown) => string,
   ): readonly string[] {
-    const own = this.of(type)
-    if (own.length === 0) return []
-    const lines = own.map(
-      ({ name: field, token }) =>
-        `  static const ${dartType} ${field} = ${token.code?.name ?? write(token.value)};`,
-    )
+    const tokens = type === undefined ? [] : this.of(type)
+    const shared = this.shared[name as Holder] ?? []
+    if (tokens.length + shared.length === 0) return []
+    const lines = [
+      ...tokens.map(({ name: field, token }) =>
+        printConstant(dartType, field, parseDart(token.code?.name ?? write(token.value))),
+      ),
+      ...shared.map(({ name: field, value }) => printConstant(dartType, field, value)),
+    ]
     return [`abstract final class ${name} {\n${lines.join('\n')}\n}`]
   }
 

@@ -151,7 +151,13 @@ const meant = (own: Dart, element: MarkupElement, context: WidgetContext): Dart 
     expanded: bound('aria-expanded'),
   }
   const isSaid = Object.values(named).some((one) => one !== undefined)
-  return isSaid ? call('Semantics', { ...named, child: own }) : own
+  if (!isSaid) return own
+  const isLinkOnly = Object.entries(named).every(([name, one]) => (name === 'link') === !!one)
+  if (isLinkOnly && own.kind === 'call' && own.name === 'InkWell') {
+    context.helpers.add('app_link')
+    return { ...own, name: 'AppLink' }
+  }
+  return call('Semantics', { ...named, child: own })
 }
 
 const pressable = (own: Dart, said: Said, element: MarkupElement, context: WidgetContext): Dart => {

@@ -1,5 +1,4 @@
 import { completeList } from '../shared/complete-list.js'
-import type { EmittedFile } from '../shared/emitted-file.js'
 import type { Statement } from '../shared/component-code.js'
 import type { DataList, ListField } from '../shared/lists.js'
 import type { MarkupElement, MarkupNode } from '../shared/markup.js'
@@ -12,7 +11,7 @@ import type { Doc } from '../shared/document.js'
 import { call, printDart, quoteDart, raw, type Dart } from './dart.js'
 import { findTargets } from './find-targets.js'
 import { className, dartName, toFileName } from './names.js'
-import { printFile, type Relative } from './print-file.js'
+import type { Relative, WidgetFile } from './print-file.js'
 import { printList } from './print-list.js'
 import type { Handlers, WidgetContext } from './context.js'
 import { toWidget } from './to-widgets.js'
@@ -163,14 +162,14 @@ const filesOf = (
 
 /** The widget of a unit, in what its kind asks for. */
 const widgetOf = ({ unit }: BuiltUnit, markup: MarkupElement, context: WidgetContext): Dart => {
-  if (unit.kind === 'screen') return screenOf(toWidget(markup, context), markup)
+  if (unit.kind === 'screen') return screenOf(toWidget(markup, context), markup, context)
   if (unit.kind !== 'panel') return toWidget(markup, context)
   // Of what shows a panel in a browser only the content is shown here.
   return panelOf(toWidget(markup.children[0] as MarkupElement, context), unit.panel)
 }
 
 /** Writes a screen, a section, a part of several screens, or what is shown over them. */
-export const writeUnit = (built: BuiltUnit, options: FlutterOptions): EmittedFile => {
+export const writeUnit = (built: BuiltUnit, options: FlutterOptions): WidgetFile => {
   const { unit, own } = built
   const folder = folderOf(unit)
   const finished = finishUnit(built, options)
@@ -193,7 +192,7 @@ export const writeUnit = (built: BuiltUnit, options: FlutterOptions): EmittedFil
     ...opened,
     ...forms,
   ]
-  return printFile({
+  return {
     path: `lib/${folder}/${toFileName(name)}.dart`,
     folder,
     name,
@@ -203,7 +202,7 @@ export const writeUnit = (built: BuiltUnit, options: FlutterOptions): EmittedFil
     files,
     state: own.statements.flatMap(stateOf),
     data,
-  })
+  }
 }
 
 /** Whether something in a screen takes the height that is left. */
@@ -223,19 +222,10 @@ const sharesHeight = (markup: MarkupElement): boolean => {
 }
 
 /** A screen is as high as the window, and scrolls when it is higher. */
-const screenOf = (inside: Dart, markup: MarkupElement): Dart => {
-  const own = sharesHeight(markup) ? call('IntrinsicHeight', { child: inside }) : inside
-  const value = call('SingleChildScrollView', {
-    child: call('ConstrainedBox', {
-      constraints: call('BoxConstraints', { minHeight: 'constraints.maxHeight' }),
-      child: own,
-    }),
-  })
-  return call('Scaffold', {
-    body: call('LayoutBuilder', {
-      builder: { kind: 'function', parameters: 'context, constraints', value },
-    }),
-  })
+const screenOf = (inside: Dart, markup: MarkupElement, { helpers }: WidgetContext): Dart => {
+  helpers.add('app_screen')
+  const child = sharesHeight(markup) ? call('IntrinsicHeight', { child: inside }) : inside
+  return call('AppScreen', { child })
 }
 
 const panelOf = (
@@ -295,7 +285,7 @@ export const printUse = (use: MarkupElement, options: FlutterOptions): Doc =>
   printDart(toWidget(use, createContext(options, {})))
 
 /** The component that is used in several places. */
-export const writePart = (part: PartComponent, options: FlutterOptions): EmittedFile => {
+export const writePart = (part: PartComponent, options: FlutterOptions): WidgetFile => {
   const { tag, props, looks, markup } = part
   const own = props.filter(({ kind }) => kind !== 'classes')
   const context = createContext(options, {
@@ -331,7 +321,7 @@ export const writePart = (part: PartComponent, options: FlutterOptions): Emitted
       field: `final ${type}${isNull ? '?' : ''} ${field};`,
     }
   })
-  return printFile({
+  return {
     path: `lib/components/${toFileName(name)}.dart`,
     folder: 'components',
     name,
@@ -346,5 +336,5 @@ export const writePart = (part: PartComponent, options: FlutterOptions): Emitted
         const type = choiceTypeOf({ tag: name, prop })
         return `enum ${type} { ${(prop.options ?? []).map(dartName).join(', ')} }`
       }),
-  })
+  }
 }

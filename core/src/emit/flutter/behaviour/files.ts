@@ -9,6 +9,55 @@ bool isCurrent(BuildContext context, String route) =>
     ModalRoute.of(context)?.settings.name == route;
 `
 
+const APP_LINK = `import 'package:flutter/material.dart';
+
+/// What leads elsewhere when it is pressed, and is read out as a link.
+class AppLink extends StatelessWidget {
+  const AppLink({
+    super.key,
+    required this.onTap,
+    this.borderRadius,
+    required this.child,
+  });
+
+  final VoidCallback onTap;
+  final BorderRadius? borderRadius;
+  final Widget child;
+
+  @override
+  Widget build(BuildContext context) {
+    return Semantics(
+      link: true,
+      child: InkWell(onTap: onTap, borderRadius: borderRadius, child: child),
+    );
+  }
+}
+`
+
+const APP_SCREEN = `import 'package:flutter/material.dart';
+
+/// A screen: as high as the window, and scrolled when it is higher.
+class AppScreen extends StatelessWidget {
+  const AppScreen({super.key, required this.child});
+
+  final Widget child;
+
+  @override
+  Widget build(BuildContext context) {
+    return Scaffold(
+      body: LayoutBuilder(
+        builder: (context, constraints) => SingleChildScrollView(
+          child: ConstrainedBox(
+            constraints: BoxConstraints(minHeight: constraints.maxHeight),
+            child: child,
+          ),
+        ),
+      ),
+    );
+  }
+}
+`
+
 const SCROLL_TO = `import 'package:flutter/widgets.dart';
 
 /// Brings a part of the page into sight.
@@ -507,6 +556,8 @@ class _AnswerSliderState extends State<AnswerSlider> {
 
 const FILES: Readonly<Record<string, string>> = {
   answers: ANSWERS,
+  app_link: APP_LINK,
+  app_screen: APP_SCREEN,
   bleed: BLEED,
   columns: COLUMNS,
   is_current: IS_CURRENT,
@@ -526,6 +577,8 @@ export const EXPORTS: Readonly<Record<string, readonly string[]>> = {
     'FormMessages',
     'TickKind',
   ],
+  app_link: ['AppLink'],
+  app_screen: ['AppScreen'],
   bleed: ['Bleed'],
   columns: ['Columns'],
   is_current: ['isCurrent'],
