@@ -5,6 +5,9 @@ import { isConst, mapParts, partsOf, raw, type Dart } from './dart.js'
 /** A value that has a name: `bold44White`, and what it is. */
 export type NamedValue = { readonly name: string; readonly value: Dart }
 
+/** `blue700`, `blue700V2`: a number alone would look like part of the name. */
+const AGAIN = 'V'
+
 type Call = Extract<Dart, { kind: 'call' }>
 
 const isStyle = (name: string): boolean =>
@@ -66,16 +69,18 @@ const colorWord = (dart: Dart | undefined): string => {
 const isBox = (dart: Dart): boolean =>
   dart.kind === 'choice' ? isBox(dart.then) : dart.kind === 'call' && dart.name === 'BoxDecoration'
 
-/** What a developer would call a value, in words: `bold 44 white`, `paper`, `insets 32 29`. */
+const BY_WIDTH = ' by width'
+
+/** What a developer would call a value, in words: `bold 44 white`, `paper`, `insets 32x29`. */
 const describe = (dart: Dart): string => {
   // Wide windows are what was drawn first.
-  if (dart.kind === 'choice') return describe(dart.then)
+  if (dart.kind === 'choice') return `${describe(dart.then).replace(BY_WIDTH, '')}${BY_WIDTH}`
   if (dart.kind === 'code') return dart.code.slice(dart.code.indexOf('.') + 1)
   if (dart.kind !== 'call') return 'look'
   if (isBox(dart)) return colorWord(argumentOf(dart, 'color')) || 'plain'
   if (isInsets(dart.name)) {
     const sizes = dart.args.map(({ value }) => codeOf(value).replace(/\W+/g, ' '))
-    return ['insets', ...sizes].join(' ')
+    return `insets ${sizes.join('x')}`
   }
   const color = colorWord(argumentOf(dart, 'color'))
   const line = argumentOf(dart, 'decoration') ? 'lined' : ''
@@ -132,9 +137,6 @@ const nameRepeated = (
   return { widgets: widgets.map(replace), values }
 }
 
-/** `blue700`, `blue700v2`: a number alone would look like part of the name. */
-const AGAIN = 'v'
-
 /** The class of the theme that holds a value that never changes. */
 const holderOf = (dart: Dart): 'AppType' | 'AppBox' =>
   dart.kind === 'call' && isStyle(dart.name) ? 'AppType' : 'AppBox'
@@ -169,7 +171,7 @@ export const shareLocals = (
   const { widgets, values } = nameRepeated(
     [widget],
     (dart) => isLook(dart) && !isConst(dart) && isAtHand(dart),
-    (dart) => names.take(toCamel(`${describe(dart)}${isBox(dart) ? ' box' : ''}`, 'look')),
+    (dart) => names.take(toCamel(`${isBox(dart) ? 'box ' : ''}${describe(dart)}`, 'look')),
   )
   return { widget: widgets[0]!, locals: values }
 }

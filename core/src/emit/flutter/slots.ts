@@ -239,7 +239,7 @@ const paintSlots = (
     gradient: top && gradient(top),
     image: top && picture(top, address),
     border: stroke && border(stroke, strokeColor!),
-    radius: radius(corners, (px) => radiusToken ?? number(px)),
+    radius: radiusToken ?? radius(corners),
     shadow:
       node.type === 'text'
         ? undefined

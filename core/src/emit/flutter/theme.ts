@@ -7,7 +7,7 @@ import { concat, hardline, indent } from '../shared/document.js'
 import { printDocument } from '../shared/print-document.js'
 import { parseDart, printDart, PRINT_WIDTH, type Dart } from './dart.js'
 import type { NamedValue } from './share-values.js'
-import { color, number, shadows } from './values.js'
+import { color, evenRadius, number, shadows } from './values.js'
 
 /** The class that holds the tokens of a type; colours differ by mode and are asked of the context. */
 const HOLDERS: Readonly<Partial<Record<ThemeToken['type'], string>>> = {
@@ -139,7 +139,9 @@ export class FlutterTheme {
     const blocks = [
       ...this.colorClass(),
       ...this.holder('AppSpace', 'space', 'double', (value) => number(value as number)),
-      ...this.holder('AppRadius', 'radius', 'double', (value) => number(value as number)),
+      ...this.holder('AppRadius', 'radius', 'BorderRadius', (value) =>
+        evenRadius(typeof value === 'string' ? value : number(value as number)),
+      ),
       ...this.holder(
         'AppShadow',
         'shadow',
@@ -165,9 +167,12 @@ export class FlutterTheme {
     const tokens = type === undefined ? [] : this.of(type)
     const shared = this.shared[name as Holder] ?? []
     if (tokens.length + shared.length === 0) return []
+    // The theme of a codebase has its radii as numbers.
+    const writeToken = ({ code, value }: ThemeToken): string =>
+      code && type !== 'radius' ? code.name : write(code?.name ?? value)
     const lines = [
       ...tokens.map(({ name: field, token }) =>
-        printConstant(dartType, field, parseDart(token.code?.name ?? write(token.value))),
+        printConstant(dartType, field, parseDart(writeToken(token))),
       ),
       ...shared.map(({ name: field, value }) => printConstant(dartType, field, value)),
     ]

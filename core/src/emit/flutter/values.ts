@@ -38,18 +38,17 @@ export const insets = (
   return `EdgeInsets.only(${sides.join(', ')})`
 }
 
-export const radius = (
-  corners: Corners,
-  write: (px: number) => string = number,
-): string | undefined => {
+/** Corners of one radius, which is a number in Dart. */
+export const evenRadius = (px: string): string => `BorderRadius.all(Radius.circular(${px}))`
+
+export const radius = (corners: Corners): string | undefined => {
   const { topLeft, topRight, bottomRight, bottomLeft } = corners
   if (topLeft + topRight + bottomRight + bottomLeft === 0) return undefined
-  const circle = (px: number): string => `Radius.circular(${write(px)})`
   if (topLeft === topRight && topRight === bottomRight && bottomRight === bottomLeft) {
-    return `BorderRadius.all(${circle(topLeft)})`
+    return evenRadius(number(topLeft))
   }
   const each = Object.entries({ topLeft, topRight, bottomRight, bottomLeft })
-  return `BorderRadius.only(${each.flatMap(([name, px]) => (px === 0 ? [] : [`${name}: ${circle(px)}`])).join(', ')})`
+  return `BorderRadius.only(${each.flatMap(([name, px]) => (px === 0 ? [] : [`${name}: Radius.circular(${number(px)})`])).join(', ')})`
 }
 
 /** A dashed line is drawn as a full one: Flutter has none. */
