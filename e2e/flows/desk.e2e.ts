@@ -113,6 +113,33 @@ test('layers are renamed, hidden and left out, undone and redone, and stay so', 
   await expect(desk.row('Masthead')).toBeHidden()
 })
 
+test('an edit is shown at once, and taken back with a word where it cannot be saved', async ({
+  page,
+}) => {
+  const desk = await Desk.open(page, 'Night ferry kiosk')
+  await desk.row('Night ferry').click()
+  await page.getByRole('treegrid').focus()
+  let refuse: () => void = () => undefined
+  const isAsked = new Promise<void>((asked) => {
+    void page.route('**/edits', (route) => {
+      refuse = () => void route.abort()
+      asked()
+    })
+  })
+  await page.keyboard.press('F2')
+  await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Masthead')
+  await page.keyboard.press('Enter')
+  await isAsked
+  await expect(desk.row('Masthead')).toBeVisible()
+  refuse()
+  await expect(desk.row('Masthead')).toBeHidden()
+  await expect(page.getByText(/server does not answer/)).toBeVisible()
+  await page.unroute('**/edits')
+  await page.getByRole('button', { name: 'Redo' }).click()
+  await expect(desk.row('Masthead')).toBeVisible()
+  complaints = complaints.filter((said) => !said.includes('ERR_FAILED'))
+})
+
 test('only a part is converted: the screen, or the selected layers', async ({ page }) => {
   const desk = await Desk.open(page, 'Tidewrack')
   await page.getByRole('searchbox').fill('Tide card')

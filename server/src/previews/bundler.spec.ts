@@ -1,5 +1,7 @@
+import { createContext, runInContext } from 'node:vm'
 import { bundleApp } from './bundler'
 import type { SourceFileDto } from './dto/bundle.dto'
+import { RUNTIMES, runtimeScript } from './runtimes'
 
 const file = (path: string, content: string): SourceFileDto => ({ path, encoding: 'text', content })
 
@@ -19,6 +21,32 @@ test('bundles the given files with their pictures', async () => {
     file('src/assets/dot.svg', '<svg xmlns="http://www.w3.org/2000/svg"/>'),
   ])
   expect('script' in bundle && bundle.script).toContain('data:image/svg+xml')
+})
+
+test('leaves the framework to the page, where it runs before', async () => {
+  const bundle = await bundleApp([
+    file(
+      'src/main.tsx',
+      'import { StrictMode } from "react"; import { createRoot } from "react-dom/client"; createRoot(document.getElementById("root")!).render(<StrictMode>Low water</StrictMode>)',
+    ),
+  ])
+  if (!('script' in bundle)) throw new Error(bundle.errors.join())
+  expect(bundle.runtimes).toEqual(['react'])
+  expect(bundle.script.length).toBeLessThan(10_000)
+  const said: unknown[] = []
+  const jsx = (tag: unknown, props: unknown) => ({ tag, props })
+  const page = createContext({
+    document: { getElementById: (id: string) => id },
+    previewRuntime: {
+      react: { StrictMode: 'strict' },
+      'react/jsx-runtime': { jsx },
+      'react-dom/client': {
+        createRoot: (place: unknown) => ({ render: (what: unknown) => said.push(place, what) }),
+      },
+    },
+  })
+  runInContext(bundle.script, page)
+  expect(said).toEqual(['root', { tag: 'strict', props: { children: 'Low water' } }])
 })
 
 test.each([
@@ -127,3 +155,9 @@ test('says in which line Dart cannot be read', async () => {
   const bundle = await bundleApp(flutterApp('Text(('))
   expect(bundle).toEqual({ errors: [expect.stringMatching(/^lib\/screens\/tide\.dart:\d+: /)] })
 }, 30_000)
+
+test.each(RUNTIMES)('the runtime of %s is one script, bundled once', async (name) => {
+  const script = await runtimeScript(name)
+  expect(script).toContain('globalThis.previewRuntime')
+  expect(await runtimeScript(name)).toBe(script)
+})

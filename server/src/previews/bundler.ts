@@ -2,25 +2,14 @@ import { posix } from 'node:path'
 import { build, type BuildFailure, type Loader, type Plugin } from 'esbuild'
 import { describeError } from './build-error'
 import type { SourceFileDto } from './dto/bundle.dto'
-import { compileAngular, isAngular, linkAngular } from './angular-files'
+import { compileAngular, isAngular } from './angular-files'
 import { bundleFlutter, isFlutter } from './flutter-files'
+import { DEFINES, fromRuntime, type RuntimeName } from './runtimes'
 import { joinSheets, putIn, stylesIn } from './style-sheets'
 import { compileVue } from './vue-files'
 
 /** Where apps begin, whatever they are written in. */
 const ENTRIES = ['src/main.tsx', 'src/main.ts']
-const ALLOWED = new Set([
-  '@angular/core',
-  '@angular/forms',
-  '@angular/platform-browser',
-  '@angular/router',
-  'react',
-  'react/jsx-runtime',
-  'react-dom/client',
-  'react-router',
-  'vue',
-  'vue-router',
-])
 const LOADERS: Readonly<Record<string, Loader>> = {
   '.ts': 'ts',
   '.tsx': 'tsx',
@@ -28,10 +17,7 @@ const LOADERS: Readonly<Record<string, Loader>> = {
   '.jsx': 'jsx',
 }
 
-/**
- * Lets the bundler see the given files and the few packages they may use, and nothing of this machine. `find`: what an
- * alias of the codebase leads to.
- */
+/** Lets the bundler see the given files and nothing of this machine. `find`: what an alias of the codebase leads to. */
 const onlyGivenFiles = (
   files: ReadonlyMap<string, SourceFileDto>,
   theirs: ReadonlySet<string>,
@@ -40,8 +26,6 @@ const onlyGivenFiles = (
   name: 'only-given-files',
   setup(bundler) {
     bundler.onResolve({ filter: /.*/, namespace: 'given' }, ({ path, importer }) => {
-      if (ALLOWED.has(path))
-        return bundler.resolve(path, { kind: 'import-statement', resolveDir: __dirname })
       const full = path.startsWith('.') ? posix.join(posix.dirname(importer), path) : path
       const found = ['', '.tsx', '.ts'].map((end) => full + end).find((name) => files.has(name))
       if (found) return { path: found, namespace: 'given' }
@@ -82,7 +66,10 @@ const onlyGivenFiles = (
   },
 })
 
-export type Bundle = { readonly script: string } | { readonly errors: readonly string[] }
+/** A script, and the runtimes whose packages it finds in its page. */
+export type Bundle =
+  | { readonly script: string; readonly runtimes: readonly RuntimeName[] }
+  | { readonly errors: readonly string[] }
 
 const textsOf = (files: readonly SourceFileDto[]): ReadonlyMap<string, string> =>
   new Map(
@@ -130,8 +117,8 @@ const withCodebase = async (
 }
 
 /**
- * Bundles the generated code of an app into one script, with what it needs of a codebase in a folder. Nothing of either is
- * run here.
+ * Bundles the generated code of an app into one script, with what it needs of a codebase in a folder, and without its
+ * framework. Nothing of either is run here.
  */
 export const bundleApp = async (
   given: readonly SourceFileDto[],
@@ -144,6 +131,7 @@ export const bundleApp = async (
   if ('errors' in compiled) return compiled
   const byPath = new Map(compiled.map((file) => [file.path, file]))
   const entry = ENTRIES.find((path) => byPath.has(path)) ?? ENTRIES[0]!
+  const used = new Set<RuntimeName>()
   try {
     const result = await build({
       entryPoints: [entry],
@@ -153,20 +141,11 @@ export const bundleApp = async (
       format: 'iife',
       target: 'es2022',
       jsx: 'automatic',
-      define: {
-        'process.env.NODE_ENV': '"production"',
-        ngDevMode: 'false',
-        ngI18nClosureMode: 'false',
-        ngJitMode: 'false',
-        // Components of a codebase may be written with options.
-        __VUE_OPTIONS_API__: String(theirs.size > 0),
-        __VUE_PROD_DEVTOOLS__: 'false',
-        __VUE_PROD_HYDRATION_MISMATCH_DETAILS__: 'false',
-      },
+      define: DEFINES,
       logLevel: 'silent',
-      plugins: [onlyGivenFiles(byPath, theirs, find), linkAngular],
+      plugins: [fromRuntime(used), onlyGivenFiles(byPath, theirs, find)],
     })
-    return { script: result.outputFiles[0]!.text }
+    return { script: result.outputFiles[0]!.text, runtimes: [...used].sort() }
   } catch (error) {
     const { errors } = error as Partial<BuildFailure>
     if (!errors) throw error

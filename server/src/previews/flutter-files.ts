@@ -1,7 +1,8 @@
 import { readFile } from 'node:fs/promises'
 import { posix } from 'node:path'
-import { build } from 'esbuild'
+import type { Bundle } from './bundler'
 import type { SourceFileDto } from './dto/bundle.dto'
+import { fromPage } from './runtimes'
 
 type ParsedNode = import('@unimorph/flutter-stand-in/syntax', {
   with: { 'resolution-mode': 'import' },
@@ -59,9 +60,7 @@ const asScript = (value: unknown): string =>
 /**
  * A script that shows a project of Flutter: its code, parsed, with what stands in for Flutter. Nothing of it is run here.
  */
-export const bundleFlutter = async (
-  files: readonly SourceFileDto[],
-): Promise<{ readonly script: string } | { readonly errors: readonly string[] }> => {
+export const bundleFlutter = async (files: readonly SourceFileDto[]): Promise<Bundle> => {
   const { findSyntaxError, toSyntax } = await import('@unimorph/flutter-stand-in/syntax')
   const own = await (parser ??= createParser())
   const code = files.filter(({ path }) => path.endsWith('.dart'))
@@ -84,18 +83,6 @@ export const bundleFlutter = async (
     pictures: Object.fromEntries(pictures.map((file) => [file.path, addressOf(file)])),
     family: /fontFamily: '([^']*)'/.exec(main)?.[1] ?? 'sans-serif',
   }
-  const result = await build({
-    stdin: {
-      contents:
-        'import { run } from "@unimorph/flutter-stand-in"; run(APP, document.getElementById("app"))',
-      resolveDir: __dirname,
-    },
-    bundle: true,
-    write: false,
-    minify: true,
-    format: 'iife',
-    target: 'es2022',
-    logLevel: 'silent',
-  })
-  return { script: `const APP = ${asScript(app)};${result.outputFiles[0]!.text}` }
+  const script = `${fromPage('@unimorph/flutter-stand-in')}.run(${asScript(app)}, document.getElementById("app"))`
+  return { script, runtimes: ['flutter'] }
 }

@@ -1,6 +1,7 @@
 /**
  * The page generated code runs in. It gets what to show by message from the desk, has an origin of its own
- * (sandbox), and may load nothing: pictures, styles and scripts come inside the message.
+ * (sandbox), and may load nothing: pictures, styles and scripts come inside the message. What will be shown can be
+ * prepared for: scripts of its framework are run before.
  */
 export const PREVIEW_PAGE = `<!doctype html>
 <html lang="en">
@@ -10,11 +11,18 @@ export const PREVIEW_PAGE = `<!doctype html>
   </head>
   <body>
     <script>
-      addEventListener('message', function show(event) {
-        if (event.source !== parent || !event.data || event.data.kind !== 'show') return
-        removeEventListener('message', show)
+      const run = (text) => {
+        const script = document.createElement('script')
+        script.textContent = text
+        document.head.append(script)
+      }
+      addEventListener('message', function hear({ source, data }) {
+        if (source !== parent || !data) return
+        if (data.kind === 'prepare') data.scripts.forEach(run)
+        if (data.kind !== 'show') return
+        removeEventListener('message', hear)
         document.open()
-        document.write(event.data.html)
+        document.write(data.html)
         document.close()
       })
       parent.postMessage({ kind: 'ready' }, '*')

@@ -1,9 +1,12 @@
-import { Body, Controller, Get, Header, HttpCode, Post } from '@nestjs/common'
+import { Body, Controller, Get, Header, HttpCode, Param, ParseEnumPipe, Post } from '@nestjs/common'
 import { ApiExcludeEndpoint, ApiOperation, ApiTags } from '@nestjs/swagger'
 import { CodebasesService } from '../codebases/codebases.service'
 import { bundleApp } from './bundler'
 import { BundleDto } from './dto/bundle.dto'
+import { RUNTIMES, runtimeScript, type RuntimeName } from './runtimes'
 import { PREVIEW_PAGE, PREVIEW_POLICY } from './preview-page'
+
+const NAMES = Object.fromEntries(RUNTIMES.map((name) => [name, name]))
 
 @ApiTags('previews')
 @Controller()
@@ -16,6 +19,15 @@ export class PreviewsController {
   async bundle(@Body() { files, project }: BundleDto) {
     const folder = project === undefined ? undefined : await this.codebases.folderOf(project)
     return bundleApp(files, folder)
+  }
+
+  @Get('api/previews/runtimes/:name')
+  @Header('content-type', 'text/javascript; charset=utf-8')
+  @ApiOperation({
+    summary: 'The packages of a framework, as a script that bundled code finds them by',
+  })
+  runtime(@Param('name', new ParseEnumPipe(NAMES)) name: RuntimeName) {
+    return runtimeScript(name)
   }
 
   @Get('preview')

@@ -64,7 +64,7 @@ import type {
   IntakeAnswer,
   Preview,
   Progress,
-  Runnable,
+  Running,
   Translated,
 } from './protocol'
 
@@ -98,7 +98,13 @@ const examine = (screen: string): Examined | undefined => {
 const compile = ({ styles }: Emitted): Promise<string> =>
   compileStyles(styles.source, styles.classes, tailwind)
 
-const NOTHING: Runnable = { files: [], pages: {}, components: [], css: '' }
+const nothingIn = (target: TargetId): Running => ({
+  target,
+  files: [],
+  pages: {},
+  components: [],
+  css: '',
+})
 
 /** What was emitted, in the style of the house; the code for that is loaded where there is one. */
 const inHouseStyle = async (
@@ -165,6 +171,37 @@ const makeDelivered = async (project: UiProject, request: ConvertRequest): Promi
   return { emitted, delivered, ...(css === undefined ? {} : { css }) }
 }
 
+/** All stylings but Tailwind say the same, and run here by one sheet for all components. */
+const shownStyling = (styling: ConvertRequest['styling']) =>
+  styling === 'tailwind' ? 'tailwind' : 'css'
+
+/** What was run last, and what it was made of. */
+let lastRun:
+  { readonly of: UiProject; readonly by: string; readonly made: Promise<Running> } | undefined
+
+const runAs = (
+  project: UiProject,
+  { target, styling, house }: ConvertRequest,
+): Promise<Running> => {
+  const { units, rules } = house
+  const by = JSON.stringify([target, styling, units, rules])
+  if (lastRun?.of === project && lastRun.by === by) return lastRun.made
+  const marked = TARGETS[target].emit(translate(project, target).project, {
+    marks: true,
+    styling: shownStyling(styling),
+    units,
+    rules,
+  })
+  const made = compile(marked).then((css) => ({ ...marked, target, css }))
+  lastRun = { of: project, by, made }
+  return made
+}
+
+const runDesign = async (request: ConvertRequest): Promise<Running> => {
+  const project = prepareFor(request)
+  return project.ok ? runAs(project.value, request) : nothingIn(request.target)
+}
+
 const translateDesign = async (request: ConvertRequest): Promise<Translated> => {
   const { target } = request
   const project = prepareFor(request)
@@ -192,8 +229,7 @@ const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
       components: [],
       language: undefined,
       notes: project.notes,
-      alone: NOTHING,
-      preview: NOTHING,
+      alone: nothingIn(target),
       elapsedMs: 0,
     }
   }
@@ -202,18 +238,17 @@ const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
   const { prefix, units, rules } = house
   // What runs here is bundled with its pictures, and has types to be checked by.
   const isOther = house.pictures === 'public' || (house.script === 'javascript' && hasPlainScript)
+  const running = await runAs(project.value, request)
   const { emitted, delivered, css: compiled } = await deliverAs(project.value, request)
-  // All stylings but Tailwind say the same, and run here by one sheet for all components.
-  const shown = styling === 'tailwind' ? 'tailwind' : 'css'
+  const shown = shownStyling(styling)
   const isShown = stylingIn(stylings, styling) === stylingIn(stylings, shown) && !isOther
   const plain = isShown
     ? emitted
     : emit(translated.project, { marks: false, styling: shown, prefix, units, rules })
-  const marked = emit(translated.project, { marks: true, styling: shown, units, rules })
-  const css = (plain === emitted ? compiled : undefined) ?? (await compile(plain))
-  // Classes of our own are named by the components they are in, which are others in the preview; so may values be.
+  // Classes of our own are named by the components they are in, which are others where layers have keys; so may values be.
   const isSame = shown === 'tailwind' && (rules ?? []).length === 0
-  const markedCss = isSame ? css : await compile(marked)
+  const css =
+    (plain === emitted ? compiled : undefined) ?? (isSame ? running.css : await compile(plain))
   return {
     target,
     files: delivered.files,
@@ -233,8 +268,7 @@ const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
       ...stylingNotes(target, styling),
       ...delivered.notes,
     ],
-    alone: { ...plain, css },
-    preview: { ...marked, css: markedCss },
+    alone: { ...plain, target, css },
     elapsedMs: performance.now() - started,
   }
 }
@@ -387,6 +421,7 @@ const handlers: Handlers = {
     return exportDesign(design, screens, fonts, kind)
   },
   convert: convertDesign,
+  run: runDesign,
   translate: translateDesign,
   async translateAhead(request) {
     const project = prepareFor(request)
@@ -395,6 +430,7 @@ const handlers: Handlers = {
   useCodebase(next) {
     inUse = next
     ready.clear()
+    lastRun = undefined
   },
   glossary(target) {
     if (!inUse) return undefined

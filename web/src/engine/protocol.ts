@@ -99,8 +99,11 @@ export type FlowRow = {
   }[]
 }
 
-/** Code with the style sheet it needs. */
-export type Runnable = Pick<Emitted, 'files' | 'pages' | 'components'> & { readonly css: string }
+/** Code as it is run here, with the style sheet it needs: where each component has a sheet of its own, in one sheet. */
+export type Running = Pick<Emitted, 'files' | 'pages' | 'components'> & {
+  readonly target: TargetId
+  readonly css: string
+}
 
 export type Converted = {
   /** What it was converted to, which may no longer be what is set. */
@@ -121,10 +124,8 @@ export type Converted = {
   /** The language its texts are in, said or told by their words. */
   readonly language: string | undefined
   readonly notes: readonly Note[]
-  /** The code as it is run here, with its compiled style sheet: where each component has a sheet of its own, in one sheet. */
-  readonly alone: Runnable
-  /** The same with the layers' keys on its elements. */
-  readonly preview: Runnable
+  /** The same as it is run here, without the keys of layers. */
+  readonly alone: Running
   readonly elapsedMs: number
 }
 
@@ -242,6 +243,8 @@ export type Engine = {
   /** The design with its edits, in a format others read. */
   export(kind: ExportKind): NamedFile[]
   convert(request: ConvertRequest): Converted
+  /** What is run of a conversion, with the keys of layers on its elements; sooner there than all that is said of it. */
+  run(request: ConvertRequest): Running
   /** The same in another target: its code alone, which is not run. */
   translate(request: ConvertRequest): Translated
   /** Makes the code of a target ready to be asked for. */

@@ -103,7 +103,10 @@ const request = async <T>(method: string, path: string, body?: unknown): Promise
 
 export type EditionGrade = { readonly edition: number; readonly points: number }
 export type PreviewFile = { path: string; encoding: 'text' | 'base64'; content: string }
-export type Bundle = { readonly script: string } | { readonly errors: readonly string[] }
+/** A script, and the runtimes whose packages it finds in its page. */
+export type Bundle =
+  | { readonly script: string; readonly runtimes: readonly string[] }
+  | { readonly errors: readonly string[] }
 
 /** Where the answers of a form are kept for trying out. */
 export const answersPath = (id: string, form: string): string => `/projects/${id}/answers/${form}`
@@ -137,6 +140,12 @@ export const api = {
   clearAnswers: (id: string, form: string) => request<void>('DELETE', answersPath(id, form)),
   bundle: (files: readonly PreviewFile[], project?: string) =>
     request<Bundle>('POST', '/previews', { files, ...(project === undefined ? {} : { project }) }),
+  /** The script of a framework that bundled code finds in its page. */
+  runtime: async (name: string): Promise<string> => {
+    const response = await fetch(`/api/previews/runtimes/${name}`)
+    if (!response.ok) throw new ApiError(`The runtime of ${name} is not there.`, response.status)
+    return response.text()
+  },
   listCodebases: () => request<CodebaseChoice[]>('GET', '/codebases'),
   getCodebase: async (id: string): Promise<ProjectCodebase | undefined> => {
     const found = await request<ProjectCodebase | object>('GET', `/projects/${id}/codebase`)

@@ -114,7 +114,7 @@ export const PartTry = ({ component, nameOf, onClose }: Props) => {
   const frame = useRef<HTMLIFrameElement>(null)
 
   const filesOf = useCallback((source: Converted) => buildPartFiles(source, component), [component])
-  const bundle = useBundle(converted, filesOf)?.bundle
+  const bundled = useBundle(converted, filesOf)
   const pictures = useMemo(
     () => (converted ? [...findPictures(converted).keys()] : []),
     [converted],
@@ -123,18 +123,21 @@ export const PartTry = ({ component, nameOf, onClose }: Props) => {
   // The frame speaks once: who listens must do so before it can load.
   useLayoutEffect(() => {
     const { current } = frame
-    if (!current || !converted || !bundle) return
+    if (!current || !converted || !bundled) return
     const send = (message: object): void => current.contentWindow?.postMessage(message, '*')
     const hear = ({ source, data }: MessageEvent): void => {
       if (source !== current.contentWindow) return
       const { kind } = (data ?? {}) as { readonly kind?: string }
-      if (kind === 'ready') send({ kind: 'show', html: buildPartPage(converted, bundle) })
+      if (kind === 'ready') {
+        send({ kind: 'prepare', scripts: bundled.scripts })
+        send({ kind: 'show', html: buildPartPage(converted, bundled.bundle) })
+      }
       if (kind === 'waits') send({ kind: 'props', props: given })
     }
     addEventListener('message', hear)
     send({ kind: 'props', props: given })
     return () => removeEventListener('message', hear)
-  }, [bundle, converted, given])
+  }, [bundled, converted, given])
 
   if (!converted) return null
   const props = component.props.filter(({ kind }) => kind !== 'classes' && kind !== 'slot')
@@ -205,7 +208,7 @@ export const PartTry = ({ component, nameOf, onClose }: Props) => {
           </label>
         </div>
         <div className="min-w-0 flex-1 overflow-auto border border-rule bg-paper p-2">
-          {bundle ? (
+          {bundled ? (
             <iframe
               ref={frame}
               title={`${component.tag}, running`}

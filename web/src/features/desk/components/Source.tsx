@@ -53,13 +53,14 @@ export const Source = ({
     () => (primary && layers ? findThread(files, layers, primary) : undefined),
     [files, layers, primary],
   )
+  const running = useDesk((s) => s.running)
   const saidByBuild = useDesk((s) => s.buildErrors)
   const errors = useMemo(
     () =>
       saidByBuild.map((said) =>
-        readBuildError(said, converted?.preview.files ?? NOTHING, files, layers ?? NOTHING),
+        readBuildError(said, running?.files ?? NOTHING, files, layers ?? NOTHING),
       ),
-    [saidByBuild, converted, files, layers],
+    [saidByBuild, running, files, layers],
   )
   const [picked, setPicked] = useState<string>()
   const [renamed, setRenamed] = useState<string>()

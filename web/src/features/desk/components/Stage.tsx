@@ -43,14 +43,14 @@ const findPage = (
 export const Stage = () => {
   const { view, zoom, picks, width, set } = useStage()
   const drawn = useDesk((s) => s.drawn)
-  const converted = useDesk((s) => s.converted)
+  const running = useDesk((s) => s.running)
   const screenKey = useDesk((s) => s.screen)
   const scope = useDesk((s) => s.scope)
   const lane = useSize()
   const screen = drawn?.screens.find((s) => s.key === screenKey)
   const parts = scope.kind === 'layers' ? scope.keys : []
-  const page = converted && findPage(converted.pages, screenKey, parts)
-  const { html, isStale } = usePreview(converted, page)
+  const page = running && findPage(running.pages, screenKey, parts)
+  const { html, scripts, isStale } = usePreview(running, page)
   const part = drawn?.layers.find((l) => l.key === page)
   const natural = part?.box ?? { width: screen?.width ?? 1280, height: screen?.height ?? 800 }
   const setWidth = (px: number | undefined): void => set({ width: px })
@@ -82,6 +82,7 @@ export const Stage = () => {
           {view === 'strip' && html && (
             <WidthStrip
               html={html}
+              scripts={scripts}
               isStale={isStale}
               height={natural.height}
               laneHeight={lane.height}
@@ -113,7 +114,7 @@ export const Stage = () => {
                   />
                   px
                 </label>
-                {converted?.target === 'flutter' && (
+                {running?.target === 'flutter' && (
                   <span title="Flutter itself does not run here: its code is read and laid out by Flutter's rules of layout.">
                     by a stand-in for Flutter
                   </span>
@@ -132,8 +133,9 @@ export const Stage = () => {
               {html ? (
                 <div className="flex w-max">
                   <ResultPane
-                    key={html}
                     html={html}
+                    scripts={scripts}
+                    keepsSpare
                     width={resultWidth}
                     height={natural.height}
                     scale={scale}
@@ -153,7 +155,7 @@ export const Stage = () => {
                 </div>
               ) : (
                 <p className="p-4 text-soft">
-                  {converted?.files.length === 0
+                  {running?.files.length === 0
                     ? 'There is nothing to show: every layer is hidden or left out.'
                     : 'Converting …'}
                 </p>

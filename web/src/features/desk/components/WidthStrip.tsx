@@ -4,6 +4,7 @@ import { ResultPane } from './ResultPane'
 
 type Props = {
   readonly html: string
+  readonly scripts: readonly string[]
   readonly isStale: boolean
   readonly height: number
   readonly laneHeight: number
@@ -12,7 +13,7 @@ type Props = {
 const CAPTION = 40
 
 /** The running result at every width it was drawn for or changes at, at one scale. */
-export const WidthStrip = ({ html, isStale, height, laneHeight }: Props) => {
+export const WidthStrip = ({ html, scripts, isStale, height, laneHeight }: Props) => {
   const report = useWidths((s) => s.report)
   const set = useStage((s) => s.set)
   if (!report) return <p className="p-4 text-soft">Finding the widths at which it changes …</p>
@@ -31,8 +32,8 @@ export const WidthStrip = ({ html, isStale, height, laneHeight }: Props) => {
             {px} px{drawn.has(px) ? ', drawn' : ''}
           </button>
           <ResultPane
-            key={html}
             html={html}
+            scripts={scripts}
             width={px}
             height={Math.round(Math.min(height, 900))}
             scale={scale}

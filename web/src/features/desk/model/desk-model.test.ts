@@ -146,33 +146,17 @@ describe('threads', () => {
 })
 
 describe('previews', () => {
-  const converted = (files: EmittedFile[]) => ({
+  const running = (files: EmittedFile[]) => ({
     target: 'html' as const,
     files,
-    origins: {},
     pages: { home: { path: 'index.html', route: '/' } },
-    forms: [],
-    flow: [],
-    parts: [],
-    detached: [],
-    refused: [],
-    slots: [],
     components: [],
-    language: 'en',
-    notes: [],
-    alone: { files, pages: {}, components: [], css: '' },
-    preview: {
-      files,
-      pages: { home: { path: 'index.html', route: '/' } },
-      components: [],
-      css: '.a{} </style><script>',
-    },
-    elapsedMs: 0,
+    css: '.a{} </style><script>',
   })
 
   test('a page carries its style sheet, its pictures and the bridge', () => {
     const html = buildHtmlPreview(
-      converted([
+      running([
         file(
           'index.html',
           '<html><head><link rel="stylesheet" href="styles.css" /></head><body><img src="assets/a.svg" /></body></html>',
@@ -187,19 +171,19 @@ describe('previews', () => {
   })
 
   test('a bundle cannot end its script element', () => {
-    const html = buildAppPreview(converted([]), { script: 'a="</script><b>"' }, 'home')
+    const html = buildAppPreview(running([]), { script: 'a="</script><b>"', runtimes: [] }, 'home')
     expect(html).toContain('a="<\\/script><b>"')
   })
 
   test('build errors are shown as text', () => {
-    expect(buildAppPreview(converted([]), { errors: ['<b>"x"'] }, 'home')).toContain(
+    expect(buildAppPreview(running([]), { errors: ['<b>"x"'] }, 'home')).toContain(
       '<li>&lt;b&gt;"x"</li>',
     )
   })
 
   test('only sources go to the bundler', () => {
     expect(
-      buildBundleFiles(converted([file('src/App.tsx', 'x'), file('package.json', '{}')])),
+      buildBundleFiles(running([file('src/App.tsx', 'x'), file('package.json', '{}')])),
     ).toEqual([{ path: 'src/App.tsx', encoding: 'text', content: 'x' }])
   })
 })

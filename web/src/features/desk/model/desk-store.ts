@@ -24,6 +24,7 @@ import type {
   ExportKind,
   GlossaryReport,
   NamedFile,
+  Running,
   TextPiece,
   TokenList,
   Translated,
@@ -56,6 +57,8 @@ type DeskState = {
   readonly undone: readonly Edit[]
   readonly drawn: Drawn | undefined
   readonly converted: Converted | undefined
+  /** What is run: of the newest change sooner than all that is said of it. */
+  readonly running: Running | undefined
   /** What keeps the code that is converted from being run. */
   readonly buildErrors: readonly string[]
   /** The target whose code is shown beside that of the one that is run, and that code. */
@@ -121,6 +124,7 @@ const START: DeskState = {
   undone: [],
   drawn: undefined,
   converted: undefined,
+  running: undefined,
   buildErrors: [],
   beside: undefined,
   translated: undefined,
@@ -218,11 +222,14 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
       const isOther = get().converted !== undefined && get().converted?.target !== request.target
       // The code of another target is shown at once, before it is built and runs.
       const early = isOther ? engine.call('translate', request) : undefined
+      const run = engine.call('run', request)
       const whole = engine.call('convert', request)
       if (early) {
         const shown = await early
         if (turn === converting) set({ early: shown })
       }
+      const running = await run
+      if (turn === converting) set({ running })
       const converted = await whole
       // A later change is already on its way; its result is the one to show.
       if (turn !== converting) return
@@ -248,6 +255,30 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
   }
   /** Edits reach the server one after the other, in the order they were made. */
   const save = createQueue()
+  /** What edits are called by the server, by what they are called here: they are shown before they are saved. */
+  const saved = new Map<number, number>()
+  let lastId = 0
+
+  /** Shows what an edit does at once and saves it; where it cannot be saved, it is undone and can be done again. */
+  const add = async (edit: Edit, undone: readonly Edit[]): Promise<void> => {
+    const id = get().project?.id
+    if (!id) return
+    const own: StoredEdit = { id: --lastId, edit }
+    set({ edits: [...get().edits, own], undone })
+    follow()
+    try {
+      saved.set(own.id, (await save(() => api.addEdit(id, edit))).id)
+    } catch (error) {
+      if (get().project?.id !== id) return
+      const { edits } = get()
+      // It may have been undone meanwhile.
+      if (edits.includes(own)) {
+        set({ edits: edits.filter((one) => one !== own), undone: [...get().undone, edit] })
+      }
+      follow()
+      report(error)
+    }
+  }
 
   return {
     ...START,
@@ -323,18 +354,7 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
       await convert()
     },
     glossary: () => engine.call('glossary', get().settings.target),
-    async edit(edit) {
-      const id = get().project?.id
-      if (!id) return
-      try {
-        const stored = await save(() => api.addEdit(id, edit))
-        if (get().project?.id !== id) return
-        set({ edits: [...get().edits, stored], undone: [] })
-        follow()
-      } catch (error) {
-        report(error)
-      }
-    },
+    edit: (edit) => add(edit, []),
     async undo() {
       const { project, edits } = get()
       const last = edits.at(-1)
@@ -342,7 +362,11 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
       set({ edits: edits.slice(0, -1), undone: [...get().undone, last.edit] })
       follow()
       try {
-        await save(() => api.removeEdit(project.id, last.id))
+        await save(async () => {
+          const id = last.id < 0 ? saved.get(last.id) : last.id
+          // What could not be saved need not be taken back.
+          if (id !== undefined) await api.removeEdit(project.id, id)
+        })
       } catch (error) {
         set({ edits: [...get().edits, last], undone: get().undone.slice(0, -1) })
         follow()
@@ -350,16 +374,9 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
       }
     },
     async redo() {
-      const { project, undone } = get()
+      const { undone } = get()
       const edit = undone.at(-1)
-      if (!project || !edit) return
-      try {
-        const stored = await save(() => api.addEdit(project.id, edit))
-        set({ edits: [...get().edits, stored], undone: undone.slice(0, -1) })
-        follow()
-      } catch (error) {
-        report(error)
-      }
+      if (edit) await add(edit, undone.slice(0, -1))
     },
     async rename(name) {
       const { project } = get()

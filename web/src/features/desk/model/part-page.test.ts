@@ -28,8 +28,7 @@ const converted = (target: 'html' | 'react' | 'vue', files: EmittedFile[]) => ({
   components: [],
   language: 'en',
   notes: [],
-  alone: { files, pages: {}, components: [], css: '.a{}' },
-  preview: { files: [], pages: {}, components: [], css: '' },
+  alone: { target, files, pages: {}, components: [], css: '.a{}' },
   elapsedMs: 0,
 })
 
@@ -102,7 +101,10 @@ describe('a component by itself', () => {
   })
 
   test('stands on a page with room around it and the font of the pages', () => {
-    const page = buildPartPage(converted('react', SOURCES), { script: 'run()' })
+    const page = buildPartPage(converted('react', SOURCES), {
+      script: 'run()',
+      runtimes: ['react'],
+    })
     expect(page).toContain('<body style="padding:24px;font-family:var(--font-inter)">')
     expect(page).toContain('<script>run()</script>')
   })

@@ -150,7 +150,7 @@ export const buildPartFiles = (
 
 /** The page a component runs in, with room around it. */
 export const buildPartPage = (converted: Converted, bundle: Bundle): string => {
-  return buildAppPage({ ...converted, preview: converted.alone }, bundle, { room: 24 })
+  return buildAppPage(converted.alone, bundle, { room: 24 })
 }
 
 /** What an instance gives its component. */

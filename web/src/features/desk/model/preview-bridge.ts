@@ -61,6 +61,19 @@ export const BRIDGE = `(() => {
   })
   new ResizeObserver(measure).observe(document.documentElement)
   addEventListener('load', measure)
-  send({ kind: 'shown' })
-  measure()
+  // An app puts itself into its place a moment after its script has run.
+  const place = document.querySelector('#root, #app, app-root')
+  const show = () => { measure(); send({ kind: 'shown' }) }
+  if (!place || place.firstElementChild) show()
+  else {
+    let isShown = false
+    const observer = new MutationObserver(() => end())
+    const end = () => {
+      observer.disconnect()
+      if (!isShown) show()
+      isShown = true
+    }
+    observer.observe(place, { childList: true })
+    setTimeout(end, 1000)
+  }
 })()`

@@ -1,6 +1,6 @@
 import type { EmittedFile } from '@unimorph/core'
 import type { Bundle, PreviewFile } from '../../../shared/lib/api'
-import type { Converted } from '../../../engine/protocol'
+import type { Running } from '../../../engine/protocol'
 import { BRIDGE } from './preview-bridge'
 
 const MIME: Readonly<Record<string, string>> = {
@@ -46,14 +46,14 @@ const listedFonts = (files: readonly EmittedFile[]): string => {
 }
 
 /** The compiled sheet with its fonts and pictures inside: the preview can load nothing. */
-const withFiles = ({ preview, target }: Converted): string => {
-  if (target === 'flutter') return listedFonts(preview.files)
+const withFiles = ({ files: all, css, target }: Running): string => {
+  if (target === 'flutter') return listedFonts(all)
   const files = new Map(
-    preview.files
+    all
       .filter((f) => /(^|\/)(fonts|assets)\//.test(f.path))
       .map((f) => [f.path.slice(f.path.lastIndexOf('/') + 1), f]),
   )
-  return preview.css.replace(
+  return css.replace(
     /url\("?(?:\.\/|\.\.\/public\/)?(?:fonts|assets)\/([^")]+)"?\)/g,
     (whole: string, name: string) => {
       const file = files.get(name)
@@ -69,9 +69,9 @@ const bridge = `<script>${BRIDGE}</script>`
 const MODULE = /<script type="module" src="([^"]+)"><\/script>/g
 
 /** What defines the elements of a codebase that the pages use, as a module that imports it; nothing where there are none. */
-export const buildElementFiles = ({ preview }: Converted): PreviewFile[] => {
+export const buildElementFiles = ({ files }: Pick<Running, 'files'>): PreviewFile[] => {
   const scripts = new Set(
-    preview.files.flatMap(({ content }) =>
+    files.flatMap(({ content }) =>
       content.kind === 'text' ? [...content.text.matchAll(MODULE)].map(([, src]) => src!) : [],
     ),
   )
@@ -85,19 +85,19 @@ export const buildElementFiles = ({ preview }: Converted): PreviewFile[] => {
  * elements.
  */
 export const buildHtmlPreview = (
-  converted: Converted,
+  running: Running,
   page: string,
   elements?: Bundle,
 ): string | undefined => {
-  const { preview } = converted
-  const path = preview.pages[page]?.path
-  const file = preview.files.find((f) => f.path === path)
+  const { files, pages } = running
+  const path = pages[page]?.path
+  const file = files.find((f) => f.path === path)
   if (file?.content.kind !== 'text') return undefined
   let html = file.content.text.replace(
     '<link rel="stylesheet" href="styles.css" />',
-    () => `<style>${inStyle(withFiles(converted))}</style>`,
+    () => `<style>${inStyle(withFiles(running))}</style>`,
   )
-  for (const { path: source, content } of preview.files) {
+  for (const { path: source, content } of files) {
     if (content.kind !== 'text' || !/^[\w-]+\.js$/.test(source)) continue
     // At the end of the page it finds what `defer` would have waited for.
     const tag = `<script defer src="${source}"></script>`
@@ -106,7 +106,7 @@ export const buildHtmlPreview = (
       .replace(tag, '')
       .replace('</body>', () => `<script>${inScript(content.text)}</script></body>`)
   }
-  for (const asset of preview.files.filter((f) => f.path.startsWith('assets/'))) {
+  for (const asset of files.filter((f) => f.path.startsWith('assets/'))) {
     html = html.replaceAll(`src="${asset.path}"`, () => `src="${dataAddress(asset)}"`)
   }
   const defined = elements && 'script' in elements ? elements.script : ''
@@ -147,7 +147,8 @@ export const toSources = (files: readonly EmittedFile[]): PreviewFile[] => {
 }
 
 /** The sources of an app. */
-export const buildBundleFiles = ({ preview }: Converted): PreviewFile[] => toSources(preview.files)
+export const buildBundleFiles = ({ files }: Pick<Running, 'files'>): PreviewFile[] =>
+  toSources(files)
 
 const escapeText = (text: string): string =>
   text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;')
@@ -161,7 +162,7 @@ const PLACES: Readonly<Record<string, string>> = {
 }
 
 /** The font of the pages: what stands by itself does not inherit it. */
-const fontOf = ({ alone: { files } }: Pick<Converted, 'alone'>): string => {
+const fontOf = ({ files }: Running): string => {
   const sheet = files.find(({ path }) => /^src\/(index|styles)\.css$/.test(path))?.content
   const name = sheet?.kind === 'text' ? /^ {2}(--font-[\w-]+):/m.exec(sheet.text)?.[1] : undefined
   return name === undefined ? 'sans-serif' : `var(${name})`
@@ -176,9 +177,9 @@ type AppPage = {
   readonly end?: string
 }
 
-/** A bundled app in a page that loads nothing. */
+/** A bundled app in a page that loads nothing; the runtimes it finds there must have run before. */
 export const buildAppPage = (
-  converted: Converted,
+  running: Running,
   bundle: Bundle,
   { route = '/', room = 0, end = '' }: AppPage,
 ): string => {
@@ -186,16 +187,16 @@ export const buildAppPage = (
     const list = bundle.errors.map((e) => `<li>${escapeText(e)}</li>`).join('')
     return `<!doctype html><title>Preview</title><body><p>The code does not build:</p><ul>${list}</ul>${end}</body>`
   }
-  const body = room > 0 ? ` style="padding:${room}px;font-family:${fontOf(converted)}"` : ''
+  const body = room > 0 ? ` style="padding:${room}px;font-family:${fontOf(running)}"` : ''
   return (
     `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>Preview</title>` +
-    `<style>${inStyle(withFiles(converted))}</style></head><body${body}>` +
-    `${PLACES[converted.target] ?? ''}` +
+    `<style>${inStyle(withFiles(running))}</style></head><body${body}>` +
+    `${PLACES[running.target] ?? ''}` +
     `<script>location.hash=${inScript(JSON.stringify(`#${route}`))}</script>` +
     `<script>${inScript(bundle.script)}</script>${end}</body></html>`
   )
 }
 
 /** A bundled app at the route of one screen, joined to the desk. */
-export const buildAppPreview = (converted: Converted, bundle: Bundle, page: string): string =>
-  buildAppPage(converted, bundle, { route: converted.pages[page]?.route ?? '/', end: bridge })
+export const buildAppPreview = (running: Running, bundle: Bundle, page: string): string =>
+  buildAppPage(running, bundle, { route: running.pages[page]?.route ?? '/', end: bridge })

@@ -1,9 +1,29 @@
 import { useEffect, useState } from 'react'
 import { useDesk } from './desk-store'
 import { api, messageOf, type Bundle, type PreviewFile } from '../../../shared/lib/api'
+import { runtimeScripts } from '../../../shared/lib/runtimes'
 
-/** What was bundled, and from what. */
-export type Bundled<T> = { readonly of: T; readonly bundle: Bundle }
+/** What was bundled, from what, and the scripts that must have run in its page before. */
+export type Bundled<T> = {
+  readonly of: T
+  readonly bundle: Bundle
+  readonly scripts: readonly string[]
+}
+
+export const NO_SCRIPTS: readonly string[] = []
+
+const bundleFiles = async (
+  files: readonly PreviewFile[],
+): Promise<Omit<Bundled<unknown>, 'of'>> => {
+  const { codebase, project } = useDesk.getState()
+  try {
+    const bundle = await api.bundle(files, codebase && project?.id)
+    const scripts = 'script' in bundle ? await runtimeScripts(bundle.runtimes) : NO_SCRIPTS
+    return { bundle, scripts }
+  } catch (error) {
+    return { bundle: { errors: [messageOf(error)] }, scripts: NO_SCRIPTS }
+  }
+}
 
 /**
  * Bundles the sources of something anew whenever that changes; until they are there, the ones before are given. `source`
@@ -18,13 +38,9 @@ export const useBundle = <T>(
     const files = source === undefined ? undefined : filesOf(source)
     if (source === undefined || !files) return
     let isCurrent = true
-    api
-      .bundle(files, useDesk.getState().codebase && useDesk.getState().project?.id)
-      .catch((error: unknown): Bundle => ({ errors: [messageOf(error)] }))
-      .then((bundle) => {
-        if (isCurrent) setBundled({ of: source, bundle })
-      })
-      .catch(() => undefined)
+    void bundleFiles(files).then((made) => {
+      if (isCurrent) setBundled({ of: source, ...made })
+    })
     return () => {
       isCurrent = false
     }

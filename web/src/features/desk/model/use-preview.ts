@@ -1,6 +1,6 @@
 import { useEffect, useMemo } from 'react'
 import type { PreviewFile } from '../../../shared/lib/api'
-import type { Converted } from '../../../engine/protocol'
+import type { Running } from '../../../engine/protocol'
 import {
   buildAppPreview,
   buildBundleFiles,
@@ -8,43 +8,48 @@ import {
   buildHtmlPreview,
 } from './preview-html'
 import { useDesk } from './desk-store'
-import { useBundle } from './use-bundle'
+import { NO_SCRIPTS, useBundle } from './use-bundle'
 
-const isApp = ({ target }: Converted): boolean => target !== 'html'
+const isApp = ({ target }: Running): boolean => target !== 'html'
 
 /** What must be bundled: an app, or what defines the elements of a codebase that pages use. */
-const filesOf = (converted: Converted): readonly PreviewFile[] | undefined => {
-  if (converted.files.length === 0) return undefined
-  const files = isApp(converted) ? buildBundleFiles(converted) : buildElementFiles(converted)
+const filesOf = (running: Running): readonly PreviewFile[] | undefined => {
+  if (running.files.length === 0) return undefined
+  const files = isApp(running) ? buildBundleFiles(running) : buildElementFiles(running)
   return files.length > 0 ? files : undefined
 }
 
-/** The page to run; while that of the newest result is being built, the one before, which is then stale. */
-export type Preview = { readonly html: string | undefined; readonly isStale: boolean }
+export type Preview = {
+  /** The page to run; while that of the newest result is being built, the one before, which is then stale. */
+  readonly html: string | undefined
+  /** What must have run in its frame before. */
+  readonly scripts: readonly string[]
+  readonly isStale: boolean
+}
 
 /** The page to run for a result: at once for HTML, after bundling for apps. */
-export const usePreview = (converted: Converted | undefined, page: string | undefined): Preview => {
-  const bundled = useBundle(converted, filesOf)
+export const usePreview = (running: Running | undefined, page: string | undefined): Preview => {
+  const bundled = useBundle(running, filesOf)
   const setBuildErrors = useDesk((s) => s.setBuildErrors)
   useEffect(() => {
-    const isOfThis = bundled?.of === converted && bundled && 'errors' in bundled.bundle
+    const isOfThis = bundled?.of === running && bundled && 'errors' in bundled.bundle
     setBuildErrors(isOfThis ? bundled.bundle.errors : [])
-  }, [bundled, converted, setBuildErrors])
+  }, [bundled, running, setBuildErrors])
   const html = useMemo(() => {
-    if (!converted || !page) return undefined
-    if (!isApp(converted)) {
+    if (!running || !page) return undefined
+    if (!isApp(running)) {
       return buildHtmlPreview(
-        converted,
+        running,
         page,
         bundled && !isApp(bundled.of) ? bundled.bundle : undefined,
       )
     }
     return bundled && buildAppPreview(bundled.of, bundled.bundle, page)
-  }, [bundled, converted, page])
+  }, [bundled, running, page])
   const isBuilt = useMemo(
-    () => converted !== undefined && (isApp(converted) || buildElementFiles(converted).length > 0),
-    [converted],
+    () => running !== undefined && (isApp(running) || buildElementFiles(running).length > 0),
+    [running],
   )
-  const isStale = isBuilt && bundled?.of !== converted
-  return { html, isStale }
+  const isStale = isBuilt && bundled?.of !== running
+  return { html, scripts: bundled?.scripts ?? NO_SCRIPTS, isStale }
 }
