@@ -22,7 +22,7 @@ const common = {
   testEnvironment: 'node',
   transform: { '^.+\\.[mc]?[tj]sx?$': swc('commonjs') },
   // These come only as modules; svgo's browser build is the one without Node in it.
-  transformIgnorePatterns: ['/node_modules/(?!(svgo|yoga-layout)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(svgo|yoga-layout|parse5|entities)/)'],
   moduleNameMapper: {
     '^(\\.{1,2}/.*)\\.js$': '$1',
     '^@unimorph/core$': '<rootDir>/../core/src/index.ts',

@@ -74,7 +74,7 @@ const RIGHT: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   html: {
     Button: 'elements/wharf-button.js#wharf-button',
     Field: 'elements/wharf-field.js#wharf-field',
-    Figure: 'elements/wharf-stat.js#wharf-stat',
+    Figure: 'partials/stat-tile.html#default',
     Sighting: 'elements/wharf-find.js#wharf-find',
   },
 }

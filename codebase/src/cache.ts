@@ -17,7 +17,7 @@ export const createCache = (): ScanCache => ({
 })
 
 /** Changes whenever what a scan finds in the same files does. */
-const VERSION = 1
+const VERSION = 2
 
 /** The cache as text, for a file beside the codebase; modules and packages that were read are not in it. */
 export const writeCache = ({ files }: ScanCache): string =>

@@ -44,6 +44,8 @@ export {
   type Conventions,
   type Framework,
   type Literal,
+  type PartialNode,
+  type PartialText,
   type ScanNote,
 } from './codebase/codebase.js'
 export {
@@ -85,7 +87,7 @@ export {
 export { isStylingId, stylingIn, STYLINGS, type StylingId } from './emit/styling/styling.js'
 export { isTargetId, TARGET_IDS, TARGETS, type TargetId } from './emit/index.js'
 export type { EmittedFile } from './emit/shared/emitted-file.js'
-export { toKebab } from './text/names.js'
+export { toKebab, toPascal } from './text/names.js'
 export { saysNumber } from './text/says-number.js'
 export type { Span } from './emit/shared/print-document.js'
 export { compileStyles } from './emit/styling/tailwind/compile.js'

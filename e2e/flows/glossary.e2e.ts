@@ -39,6 +39,18 @@ for (const [target, codebase, element] of [
   })
 }
 
+test('a partial of a codebase is filled in where it is used, with its style sheet', async ({
+  page,
+}) => {
+  const desk = await openGlossary(page, 'HTML')
+  await confirmAll(page, desk, 'quayside-elements')
+  const tile = desk.result.locator('.stat-tile').filter({ hasText: 'Walkers out' })
+  await expect(tile).toHaveCSS('border-radius', '12px')
+  await expect(tile.locator('strong')).toHaveText('12')
+  await desk.clickInResult(tile.locator('strong'))
+  await expect(desk.code).toContainText('<strong class="stat-tile__amount">12</strong>')
+})
+
 test('a prop is given something else, errors stand at its row, and the code follows', async ({
   page,
 }) => {

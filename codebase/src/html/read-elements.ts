@@ -23,11 +23,11 @@ export const typeFromWords = (said: string): CodeType => {
 }
 
 /** What the comment of a class says of its attributes, slots and events, in the tags that are usual for that. */
-const saidBy = (comment: string): readonly CodeProp[] => {
+export const saidBy = (comment: string): readonly CodeProp[] => {
   const lines = comment.replace(/^\s*\*\s?/gm, '').split('\n')
   return lines.flatMap((line): CodeProp[] => {
     const [, tag, type, name, about] =
-      /^\s*@(attr|attribute|slot|fires|event)\s+(?:\{([^}]*)\}\s*)?(\[?[\w:-]+(?:=[^\]]*)?\]?|-)?\s*(?:-\s*)?(.*)$/.exec(
+      /^\s*@(attr|attribute|param|slot|fires|event)\s+(?:\{([^}]*)\}\s*)?(\[?[\w:-]+(?:=[^\]]*)?\]?|-)?\s*(?:-\s*)?(.*)$/.exec(
         line,
       ) ?? []
     if (tag === undefined) return []
@@ -45,7 +45,7 @@ const saidBy = (comment: string): readonly CodeProp[] => {
         name: bare!,
         type: typeFromWords(type ?? 'string'),
         as: 'prop',
-        isRequired: false,
+        isRequired: tag === 'param' && bare === name,
         ...(standard === undefined ? {} : { standard: standard.replace(/^['"]|['"]$/g, '') }),
         ...common,
       },

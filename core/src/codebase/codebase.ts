@@ -47,6 +47,58 @@ const codePropSchema = z.strictObject({
 })
 export type CodeProp = z.infer<typeof codePropSchema>
 
+/** A piece of a text of a partial: as it stands, what a prop says, or more pieces where a prop says something, or nothing. */
+export type PartialText =
+  | string
+  | { readonly value: string }
+  | { readonly when: string; readonly is: boolean; readonly texts: readonly PartialText[] }
+
+/** A piece of the markup of a partial; `slot` is where what it is given to show stands. */
+export type PartialNode =
+  | { readonly kind: 'text'; readonly texts: readonly PartialText[] }
+  | { readonly kind: 'slot'; readonly name: string }
+  | {
+      readonly kind: 'when'
+      readonly when: string
+      readonly is: boolean
+      readonly nodes: readonly PartialNode[]
+    }
+  | {
+      readonly kind: 'element'
+      readonly tag: string
+      readonly attributes: readonly {
+        readonly name: string
+        readonly texts: readonly PartialText[]
+      }[]
+      readonly nodes: readonly PartialNode[]
+    }
+
+const partialTextSchema: z.ZodType<PartialText> = z.union([
+  z.string(),
+  z.strictObject({ value: z.string() }),
+  z.strictObject({
+    when: z.string(),
+    is: z.boolean(),
+    texts: z.array(z.lazy(() => partialTextSchema)),
+  }),
+])
+const partialNodeSchema: z.ZodType<PartialNode> = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('text'), texts: z.array(partialTextSchema) }),
+  z.strictObject({ kind: z.literal('slot'), name: z.string() }),
+  z.strictObject({
+    kind: z.literal('when'),
+    when: z.string(),
+    is: z.boolean(),
+    nodes: z.array(z.lazy(() => partialNodeSchema)),
+  }),
+  z.strictObject({
+    kind: z.literal('element'),
+    tag: z.string(),
+    attributes: z.array(z.strictObject({ name: z.string(), texts: z.array(partialTextSchema) })),
+    nodes: z.array(z.lazy(() => partialNodeSchema)),
+  }),
+])
+
 const codeComponentSchema = z.strictObject({
   /** The file, or the package, and what it exports: `src/ui/Btn.tsx#Btn`. */
   id: z.string().min(1),
@@ -61,6 +113,10 @@ const codeComponentSchema = z.strictObject({
   /** How it stands in templates, where that is not its name: a selector, a custom element. */
   selector: z.string().optional(),
   props: z.array(codePropSchema),
+  /** It is a partial of HTML: markup that is filled in where it is used. */
+  partial: z.array(partialNodeSchema).optional(),
+  /** The style sheets a page needs for it, from the root of the codebase. */
+  sheets: z.array(z.string()).optional(),
   /** The prop by which it is told where it stands: one that takes classes. */
   placedBy: z.string().optional(),
   about: z.string().optional(),

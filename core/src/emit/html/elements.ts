@@ -1,5 +1,11 @@
 import type { UseSpelling } from '../shared/build-use.js'
-import { inPlace, text, type MarkupElement, type MarkupNode } from '../shared/markup.js'
+import {
+  inPlace,
+  mapAttributes,
+  text,
+  type MarkupElement,
+  type MarkupNode,
+} from '../shared/markup.js'
 
 /** How custom elements of the codebase are written. */
 export const elementSpelling: Omit<UseSpelling, 'address'> = {
@@ -20,16 +26,27 @@ export const elementSpelling: Omit<UseSpelling, 'address'> = {
   typeOf: () => undefined,
 }
 
-/** The scripts that define the elements of the codebase a page uses, as the page sees them. */
-export const scriptsOf = (root: MarkupElement): readonly string[] => {
-  const found = new Set<string>()
+/** What a page needs of the codebase, as the page sees it: scripts that define elements, style sheets of partials. */
+export const neededBy = (
+  root: MarkupElement,
+): { readonly scripts: readonly string[]; readonly sheets: readonly string[] } => {
+  const scripts = new Set<string>()
+  const sheets = new Set<string>()
   const look = (node: MarkupNode): void => {
     if (node.kind !== 'element') return
     const { foreign } = node
-    const script = foreign?.specifier ?? foreign?.path
-    if (script !== undefined) found.add(script)
+    const script = foreign?.partial ? undefined : (foreign?.specifier ?? foreign?.path)
+    if (script !== undefined) scripts.add(script)
+    foreign?.sheets?.forEach((sheet) => sheets.add(sheet))
     node.children.forEach(look)
   }
   look(root)
-  return [...found]
+  return { scripts: [...scripts], sheets: [...sheets] }
 }
+
+/** Markup in which the classes of the codebase stand before those that place its elements. */
+export const withKeptClasses = (root: MarkupElement): MarkupElement =>
+  mapAttributes(root, (one) => {
+    if (one.kind !== 'text' || one.kept === undefined) return one
+    return { name: one.name, kind: 'text', text: `${one.kept} ${one.text}`.trim() }
+  })

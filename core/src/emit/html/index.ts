@@ -19,7 +19,7 @@ import { createStyling } from '../styling/index.js'
 import { stylingIn, type Finished, type StylingId } from '../styling/styling.js'
 import { layerNames } from '../shared/layer-names.js'
 import type { Target } from '../target.js'
-import { elementSpelling, scriptsOf } from './elements.js'
+import { elementSpelling, neededBy, withKeptClasses } from './elements.js'
 import { behaviourDialect, buildPanel } from './behaviour/dialect.js'
 import { buildBehaviour, buildHandlers, type BehaviourPart } from './behaviour/index.js'
 import { cleanControls } from '../shared/html-escape.js'
@@ -255,10 +255,12 @@ export const html: Target = {
       const whole = endOfMain(buildMarkup(page.root, options), panels)
       const built = applyRules(whole, rules, (name) => name)
       const dressed: Finished = { name: page.name, markup: built, nameOf: (l) => names.get(l) }
-      const { markup: root, sheet } = styling.finish?.(dressed) ?? dressed
+      const { markup: named, sheet } = styling.finish?.(dressed) ?? dressed
+      const root = withKeptClasses(named)
+      const needed = neededBy(root)
       const path = paths.get(page.key)!
       const own = `${SHEETS}/${path.replace(/\.html$/, '')}.css`
-      const sheets = [COMPILED, ...(sheet === undefined ? [] : [own])]
+      const sheets = [...needed.sheets, COMPILED, ...(sheet === undefined ? [] : [own])]
       for (const part of used) parts.add(part)
       const scripts = [
         ...(used.has('forms') ? ['handlers.js'] : []),
@@ -268,7 +270,7 @@ export const html: Target = {
         '<!doctype html>',
         hardline,
         printTags(
-          buildPage(page, project, { body: [root], sheets, scripts, modules: scriptsOf(root) }),
+          buildPage(page, project, { body: [root], sheets, scripts, modules: needed.scripts }),
         ),
         hardline,
       ])

@@ -7,7 +7,8 @@ import {
 } from '../../codebase/codebase.js'
 import type { UiLink, UiNode, UiUse } from '../../ui/nodes.js'
 import type { MarkupOptions } from './build-markup.js'
-import { text, type Attribute, type MarkupElement, type MarkupNode } from './markup.js'
+import { fillPartial, rootOf } from './fill-partial.js'
+import { isClass, text, type Attribute, type MarkupElement, type MarkupNode } from './markup.js'
 
 /** How a target writes components of the codebase. */
 export type UseSpelling = {
@@ -109,6 +110,61 @@ const give = (
   return { attributes, children }
 }
 
+/** The markup of a partial in the place of a node: it stands where it is used, as if written by hand. */
+const buildPartial = (
+  node: UiNode,
+  { component, given }: UiUse,
+  options: MarkupOptions,
+  build: (child: UiNode) => MarkupElement,
+  placing: readonly string[],
+): readonly MarkupNode[] => {
+  const { dialect } = options
+  const values = new Map<string, Literal>()
+  const places = new Map<string, readonly MarkupNode[]>()
+  const heard: Attribute[] = []
+  let rest = 'children' in node ? node.children : []
+  for (const { prop, value } of given) {
+    switch (value.kind) {
+      case 'literal':
+        values.set(prop.name, value.value)
+        break
+      case 'content':
+        places.set(prop.name, rest.slice(0, value.count).map(build))
+        rest = rest.slice(value.count)
+        break
+      case 'picture': {
+        const source = dialect.source(value.asset)
+        if (source.kind === 'text') values.set(prop.name, source.text)
+        break
+      }
+      case 'link':
+        values.set(prop.name, dialect.use.address(value.link, prop.name))
+        break
+      case 'press':
+        if (value.act) heard.push(...dialect.act(value.act, false, true))
+    }
+  }
+  const nodes = fillPartial(component, { values, places })
+  const root = rootOf(nodes)
+  if (!root) return nodes
+  const marks = options.marks ? [text('data-layer', node.layer)] : []
+  const own = root.attributes.find(isClass)
+  const kept = own?.kind === 'text' ? own.kept : undefined
+  const classes: Attribute[] =
+    kept === undefined && placing.length === 0
+      ? []
+      : [
+          {
+            name: dialect.classAttribute,
+            kind: 'text',
+            text: placing.join(' '),
+            ...(kept === undefined ? {} : { kept }),
+          },
+        ]
+  const others = root.attributes.filter((one) => !isClass(one))
+  return [{ ...root, layer: node.layer, attributes: [...classes, ...others, ...heard, ...marks] }]
+}
+
 /** A button that sends its form says so, where its component can. */
 const sends = (node: UiNode, { component, given }: UiUse): readonly Attribute[] => {
   const submits = 'submits' in node && node.submits === true
@@ -131,8 +187,28 @@ export const buildUse = (
 ): MarkupElement => {
   const { dialect, styling } = options
   const { component } = use
-  const filled = give(node, use, options, build)
   const placing = styling.node(node).filter((name) => styling.isPlacing(name))
+  if (component.partial) {
+    const nodes = buildPartial(node, use, options, build, placing)
+    const root = rootOf(nodes)
+    if (root && !wrapper) return root
+    const isPlaced = root === undefined
+    return {
+      kind: 'element',
+      tag: wrapper?.tag ?? (options.isPhrase ? 'span' : 'div'),
+      content: 'blocks',
+      ...(isPlaced ? { layer: node.layer } : {}),
+      attributes: [
+        ...(wrapper?.attributes ?? []),
+        ...(isPlaced && placing.length > 0
+          ? [text(dialect.classAttribute, placing.join(' '))]
+          : []),
+        ...(isPlaced && options.marks ? [text('data-layer', node.layer)] : []),
+      ],
+      children: nodes,
+    }
+  }
+  const filled = give(node, use, options, build)
   const { placedBy } = component
   const tag = dialect.use.tag(component)
   const marks = options.marks ? [text('data-layer', node.layer)] : []

@@ -12,7 +12,14 @@ export type LookReference = {
  * where that is neither text nor a flag.
  */
 export type Attribute =
-  | { readonly name: string; readonly kind: 'text'; readonly text: string; readonly type?: string }
+  | {
+      readonly name: string
+      readonly kind: 'text'
+      readonly text: string
+      readonly type?: string
+      /** Of classes: those before it that are the codebase's own, and keep their names. */
+      readonly kept?: string
+    }
   | { readonly name: string; readonly kind: 'code'; readonly code: string; readonly type?: string }
   /** Several texts, handed to a component that writes each; in quotes where a target has them ready to be printed. */
   | { readonly name: string; readonly kind: 'list'; readonly texts: readonly string[] }

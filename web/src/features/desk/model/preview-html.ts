@@ -66,13 +66,17 @@ const inStyle = (css: string): string => css.replace(/<\/(style)/gi, '<\\/$1')
 
 const bridge = `<script>${BRIDGE}</script>`
 
-const MODULE = /<script type="module" src="([^"]+)"><\/script>/g
+/** What pages load of a codebase: scripts that define elements, style sheets of partials. */
+const THEIRS =
+  /<script type="module" src="([^"]+)"><\/script>|<link rel="stylesheet" href="(?!styles\.css"|styles\/)([^"]+)" \/>/g
 
-/** What defines the elements of a codebase that the pages use, as a module that imports it; nothing where there are none. */
+/** What pages load of a codebase, as a module that imports it; nothing where they load nothing. */
 export const buildElementFiles = ({ files }: Pick<Running, 'files'>): PreviewFile[] => {
   const scripts = new Set(
     files.flatMap(({ content }) =>
-      content.kind === 'text' ? [...content.text.matchAll(MODULE)].map(([, src]) => src!) : [],
+      content.kind === 'text'
+        ? [...content.text.matchAll(THEIRS)].map(([, script, sheet]) => script ?? sheet!)
+        : [],
     ),
   )
   if (scripts.size === 0) return []
@@ -111,7 +115,7 @@ export const buildHtmlPreview = (
   }
   const defined = elements && 'script' in elements ? elements.script : ''
   html = html
-    .replaceAll(MODULE, '')
+    .replaceAll(THEIRS, '')
     .replace('</body>', () =>
       defined === '' ? '</body>' : `<script>${inScript(defined)}</script></body>`,
     )
