@@ -18,6 +18,7 @@ const partial: PartialNode[] = [
       },
       { name: 'hidden', texts: [{ value: 'closes' }] },
       { name: 'title', texts: [{ value: 'hint' }] },
+      { name: 'href', texts: [{ value: 'to' }] },
     ],
     nodes: [
       { kind: 'text', texts: [' '] },
@@ -89,4 +90,15 @@ test('texts, flags and what is shown stand in their places', () => {
 
 test('a flag that is off is no attribute', () => {
   expect(fill({ closes: false }).attributes.map(({ name }) => name)).toEqual(['class'])
+})
+
+test.each([
+  ['javascript:alert(1)', undefined],
+  [' java\nscript:alert(1)', undefined],
+  ['data:text/html,x', undefined],
+  ['https://tidewrack.example/', 'https://tidewrack.example/'],
+  ['log.html#top', 'log.html#top'],
+])('words that lead somewhere are an address or nothing: %j', (to, expected) => {
+  const found = fill({ to }).attributes.find(({ name }) => name === 'href')
+  expect(found?.kind === 'text' ? found.text : undefined).toBe(expected)
 })

@@ -1,4 +1,5 @@
 import type { CodeComponent, Literal, PartialNode, PartialText } from '../../codebase/codebase.js'
+import { findSafeAddress } from '../../ui/build/address.js'
 import type { MarkupElement, MarkupNode } from './markup.js'
 
 /** What a partial is given: values by the names of props, and what is shown in its places. */
@@ -27,6 +28,13 @@ const textOf = (texts: readonly PartialText[], filler: Filler): string =>
       return isSaid(filler, text.when) === text.is ? textOf(text.texts, filler) : ''
     })
     .join('')
+
+/** Attributes that lead somewhere: words of a design must not become code there. */
+const ADDRESSES: ReadonlySet<string> = new Set(['action', 'formaction', 'href', 'src'])
+const hasScheme = (value: string): boolean =>
+  /^[a-z][a-z\d+.-]*:/i.test(value.replace(/[\u0000-\u0020]/g, ''))
+const isSafeIn = (name: string, value: string): boolean =>
+  !ADDRESSES.has(name) || !hasScheme(value) || findSafeAddress(value) !== undefined
 
 /** The value of an attribute; nothing where it is not there. A flag alone is the attribute without a value. */
 const attributeValue = (texts: readonly PartialText[], filler: Filler): string | undefined => {
@@ -82,7 +90,7 @@ const fillNodes = (nodes: readonly PartialNode[], filler: Filler): readonly Mark
             content: isText ? 'text' : 'blocks',
             attributes: node.attributes.flatMap(({ name, texts }) => {
               const value = attributeValue(texts, filler)
-              if (value === undefined) return []
+              if (value === undefined || !isSafeIn(name, value)) return []
               // Its classes are its own: no styling gives them other names.
               if (name === 'class')
                 return value === '' ? [] : [{ name, kind: 'text', text: '', kept: value }]
