@@ -1,6 +1,17 @@
 import type { Asset } from '../design/design.js'
 import { extensionOf } from '../intake/assets.js'
+import { readPictureSize } from '../intake/picture-size.js'
 import type { UiAsset } from './nodes.js'
+
+/** The size of a picture of pixels: as it was found when it came in, or else as its file says it. */
+const sizeOf = ({ mime, data, width, height }: Asset): Size | undefined => {
+  if (mime === 'image/svg+xml') return undefined
+  const found =
+    width !== undefined && height !== undefined ? { width, height } : readPictureSize(data)
+  return found && { width: Math.round(found.width), height: Math.round(found.height) }
+}
+
+type Size = { readonly width: number; readonly height: number }
 
 /** Gathers the files the pages show, each content once. Lives for one conversion. */
 export class AssetCollector {
@@ -16,7 +27,13 @@ export class AssetCollector {
   addPicture(asset: string): string {
     const { name, mime, data } = this.pictures[asset]!
     const stem = name.replace(/\.[^.]*$/, '')
-    return this.add(data, stem, { kind: 'bytes', base64: data, extension: extensionOf(mime) })
+    const size = sizeOf(this.pictures[asset]!)
+    return this.add(data, stem, {
+      kind: 'bytes',
+      base64: data,
+      extension: extensionOf(mime),
+      ...(size ? { size } : {}),
+    })
   }
 
   addDrawing(text: string, name: string): string {

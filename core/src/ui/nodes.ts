@@ -492,7 +492,13 @@ export type UiAsset = {
   /** Wanted file name without extension. */
   readonly name: string
   readonly content:
-    | { readonly kind: 'bytes'; readonly base64: string; readonly extension: string }
+    | {
+        readonly kind: 'bytes'
+        readonly base64: string
+        readonly extension: string
+        /** Its own size in px, where it is known. */
+        readonly size?: { readonly width: number; readonly height: number }
+      }
     | { readonly kind: 'svg'; readonly text: string }
 }
 

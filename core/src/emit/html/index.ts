@@ -9,7 +9,8 @@ import { buildFontFiles, fontRules } from '../shared/font-files.js'
 import { fontReadme } from '../shared/font-readme.js'
 import { findIcons, iconAttributes } from '../shared/icons.js'
 import { jsonFile, scaffold, textFile, type EmittedFile } from '../shared/emitted-file.js'
-import { text, type MarkupElement, type MarkupNode } from '../shared/markup.js'
+import { text, type Attribute, type MarkupElement, type MarkupNode } from '../shared/markup.js'
+import { listPictureFacts, withPictureFacts } from '../shared/picture-facts.js'
 import { toKebab, UniqueNames } from '../../text/names.js'
 import { endOfMain } from '../shared/in-main.js'
 import { titleOf } from '../shared/page-title.js'
@@ -220,7 +221,7 @@ export const html: Target = {
           ...(link.kind === 'page' && link.page === current.key ? [CURRENT_PAGE] : []),
         ],
       }),
-      source: (asset) => text('src', `assets/${assets.get(asset)!.file}`),
+      source: sourceOf,
       icon(asset, attributes) {
         const icon = icons.get(asset)
         return (
@@ -243,6 +244,10 @@ export const html: Target = {
       units,
       namesValues: namesValues(rules),
     })
+    const sourceOf = (asset: string): Attribute => text('src', `assets/${assets.get(asset)!.file}`)
+    const facts = listPictureFacts(project.assets, (id) =>
+      assets.has(id) ? sourceOf(id) : undefined,
+    )
     const all = project.notFound ? [...project.pages, project.notFound] : project.pages
     const parts = new Set<BehaviourPart>()
     const pages = all.flatMap((page): EmittedFile[] => {
@@ -253,7 +258,7 @@ export const html: Target = {
       const panels = (page.panels ?? []).map((panel) => buildPanel(panel, options))
       const names = layerNames(rootsOf(page))
       const whole = endOfMain(buildMarkup(page.root, options), panels)
-      const built = applyRules(whole, rules, (name) => name)
+      const built = applyRules(withPictureFacts(whole, facts), rules, (name) => name)
       const dressed: Finished = { name: page.name, markup: built, nameOf: (l) => names.get(l) }
       const { markup: named, sheet } = styling.finish?.(dressed) ?? dressed
       const root = withKeptClasses(named)

@@ -19,7 +19,7 @@ import { namesValues } from '../rules/house-rules.js'
 import type { PartComponent } from './prop.js'
 import {
   buildUnits,
-  byRules,
+  completeMarkup,
   dress,
   type BuiltUnit,
   type Folder,
@@ -223,7 +223,7 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
         about(kind.writeUnit(unit, options), unit.unit.name, aboutUnit(unit)),
       ),
       ...dressed(
-        parts.map((part) => ({ ...part, markup: byRules(part.markup, options) })),
+        parts.map((part) => ({ ...part, markup: completeMarkup(part.markup, options) })),
         options,
       ).flatMap((part) => about(kind.writePart(part, options), part.tag, aboutPart(part))),
     ]

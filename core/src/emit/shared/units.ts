@@ -16,6 +16,7 @@ import { buildMarkup, CURRENT_PAGE, findTabPanels, type Dialect } from './build-
 import type { UseSpelling } from './build-use.js'
 import { ComponentCode, type CodeSpelling } from './component-code.js'
 import { applyRules } from '../rules/apply-rules.js'
+import { listPictureFacts, withPictureFacts } from './picture-facts.js'
 import type { HouseRules } from '../rules/house-rules.js'
 import type { ComponentPlan } from './component-plan.js'
 import { layerNames } from './layer-names.js'
@@ -361,16 +362,28 @@ export const dress = (
   return reference ? referClasses(finished, reference) : finished
 }
 
-/** Markup as the rules of the house want it. */
-export const byRules = (
+/** Markup with the sizes of its pictures, as the rules of the house want it. */
+export const completeMarkup = (
   markup: MarkupElement,
-  { rules = [], spelling }: Pick<UnitOptions, 'rules' | 'spelling'>,
-): MarkupElement => applyRules(markup, rules, (name) => spelling.attribute?.(name) ?? name)
+  {
+    rules = [],
+    spelling,
+    plan,
+    project,
+  }: Pick<UnitOptions, 'rules' | 'spelling' | 'plan' | 'project'>,
+): MarkupElement => {
+  const facts = listPictureFacts(project.assets, (id) => {
+    const file = plan.assets.get(id)?.file
+    return file === undefined ? undefined : spelling.picture(plan.variables.get(id)!, file)
+  })
+  const sized = withPictureFacts(markup, facts)
+  return applyRules(sized, rules, (name) => spelling.attribute?.(name) ?? name)
+}
 
 /** Puts what repeats into lists, panels where they belong, and classes as they are delivered. */
 export const finishUnit = (built: BuiltUnit, options: UnitOptions): FinishedUnit => {
   const whole = assembleUnit(built, options)
-  const finished = { ...whole, markup: byRules(whole.markup, options) }
+  const finished = { ...whole, markup: completeMarkup(whole.markup, options) }
   if (!options.styling.finish) return finished
   const { unit } = built
   const names = layerNames([unit.root])

@@ -49,6 +49,7 @@ video {
 img,
 video {
   max-width: 100%;
+  width: auto;
   height: auto;
 }
 

@@ -111,6 +111,15 @@ export type TailwindStyling = Styling & {
   }
 }
 
+/** Pictures say their own sizes so that their room is kept; how wide they are is not said by that. */
+const SIZED_PICTURES = `
+@layer base {
+  img {
+    width: auto;
+  }
+}
+`
+
 /** Tailwind 4 utilities, with a theme made of the design's tokens and fonts. */
 export const createTailwind = (
   project: UiProject,
@@ -121,6 +130,9 @@ export const createTailwind = (
     new Set(project.fonts.map(({ face }) => face.family.toLowerCase())),
   )
   const mainFamily = findMainFamily(project)
+  const showsPictures = project.assets.some(
+    ({ content }) => content.kind === 'bytes' && content.size !== undefined,
+  )
   const names = namesValues ? new ValueNames(theme.colorNames()) : undefined
   let hasEntrance = false
   const classes = new Set<string>()
@@ -195,7 +207,7 @@ export const createTailwind = (
         ? `\n@theme {\n${lines.map((d) => (d === '' ? '\n' : `  ${d}\n`)).join('')}}\n`
         : ''
     const faces = fonts.map((rule) => `\n${rule}\n`).join('')
-    return `@import "tailwindcss";\n${faces}${block}${rulesOfModes()}`
+    return `@import "tailwindcss";\n${faces}${block}${showsPictures ? SIZED_PICTURES : ''}${rulesOfModes()}`
   }
   return {
     id: 'tailwind',
