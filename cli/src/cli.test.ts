@@ -360,6 +360,21 @@ describe('settings file', () => {
     expect(readFileSync(join(folder, 'react/index.html'), 'utf8')).toContain('lang="de"')
   })
 
+  test('pictures come in several sizes, as WebP, and the project is formatted and builds', () => {
+    write('unimorph.config.json', '{ "target": "react", "extras": ["sizes"] }')
+    unimorph('convert', resolve(__dirname, '../../demo/designs/tidewrack.json'), '--out', 'out')
+    for (const px of [180, 360, 720]) {
+      const file = readFileSync(join(folder, `out/src/assets/shore-${px}.webp`))
+      expect(file.toString('latin1', 0, 4)).toBe('RIFF')
+      expect(file.toString('latin1', 8, 12)).toBe('WEBP')
+      // Of a simple file the width stands in the header of its frame (RFC 6386, 9.1).
+      expect(file.readUInt16LE(26) & 0x3fff).toBe(px)
+    }
+    const { status, stderr } = unimorph('build', 'out', '--site', 'site')
+    expect([status, stderr]).toEqual([0, ''])
+    expect(listAll(join(folder, 'site')).some((path) => path.endsWith('.webp'))).toBe(true)
+  }, 60_000)
+
   test('elsewhere is named by --config, and its paths are seen from it', () => {
     write('page.svg', DESIGN)
     mkdirSync(join(folder, 'house'))

@@ -12,6 +12,7 @@ import {
   type Note,
   PICTURE_FORMS,
   readFiles,
+  scalePictures,
   SCRIPTS,
   type SettingsFile,
   STYLINGS,
@@ -25,6 +26,7 @@ import { readFonts } from './read-fonts.js'
 import { readInputs } from './read-inputs.js'
 import { findSettings } from './read-settings.js'
 import { forCodebase, readCodebase } from './into-codebase.js'
+import { pictureCodecs } from './picture-codecs.js'
 import { writeFiles } from './write-files.js'
 
 /** The options of a command line; what is not said there may be in a settings file. */
@@ -141,8 +143,9 @@ export const convertCommand = async (
   const housed = await deliver({ ...result.value, files: made }, house, target)
   const delivered = housed.files
   const notes = [...said, ...housed.notes]
-  const { files: wanted, kept } =
+  const { files: chosen, kept } =
     options.out === undefined ? forCodebase(out, delivered) : { files: delivered, kept: [] }
+  const wanted = await scalePictures(chosen, pictureCodecs)
   writeFiles(out, wanted, { force: options.force ?? false })
   const written = wanted.map((f) => f.path)
   if (options.json) console.log(JSON.stringify({ ok: true, files: written, notes }, null, 2))

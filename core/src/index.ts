@@ -74,6 +74,12 @@ export { byConventions } from './deliver/by-conventions.js'
 export { emitStyleOf, hasHouseStyle, type HouseStyle } from './deliver/house-style.js'
 export { ADDED, type HouseRules } from './emit/rules/house-rules.js'
 export { prettierOptions, type CodeStyle } from './deliver/code-style.js'
+export {
+  scalePictures,
+  WEBP_QUALITY,
+  type PictureCodecs,
+  type Pixels,
+} from './deliver/scale-pictures.js'
 export { FILE_NAMES, FOLDERS, isSafePath, type FileLayout } from './deliver/file-layout.js'
 export { UNITS, type Units } from './emit/styling/units.js'
 export {

@@ -97,3 +97,32 @@ for (const { name, width, height } of CASES) {
     })
   }
 }
+
+test('pictures come in several sizes, the same from the desk and from the command line, and the one that fits is loaded', async ({
+  page,
+}) => {
+  await Desk.open(page, 'Tidewrack')
+  await page.getByRole('button', { name: 'House style' }).click()
+  await page.getByRole('checkbox', { name: /^Pictures in several sizes/ }).check()
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('button', { name: 'shore-360.webp' })).toBeVisible()
+  const project = await download(page)
+
+  const config = join(folder, 'unimorph.config.json')
+  writeFileSync(config, JSON.stringify({ extras: ['sizes'] }))
+  const design = resolve(__dirname, '../../demo/designs/tidewrack.json')
+  const other = join(folder, 'other')
+  spawnSync(process.execPath, [CLI, 'convert', design, '--config', config, '--out', other])
+  for (const px of [180, 360, 720]) {
+    const name = `assets/shore-${px}.webp`
+    expect(readFileSync(join(project, name)).equals(readFileSync(join(other, name)))).toBe(true)
+  }
+
+  await page.setViewportSize({ width: 1280, height: 900 })
+  await page.goto(pathToFileURL(join(project, 'index.html')).href)
+  const shore = page.getByRole('img', { name: /Gannet Spit/ })
+  await expect
+    .poll(() => shore.evaluate((img: HTMLImageElement) => img.currentSrc))
+    .toMatch(/shore-360\.webp$/)
+  expect(await shore.evaluate((img: HTMLImageElement) => img.naturalWidth)).toBe(360)
+})

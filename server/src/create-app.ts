@@ -19,7 +19,8 @@ const security = helmet({
     useDefaults: false,
     directives: {
       defaultSrc: ["'self'"],
-      scriptSrc: ["'self'"],
+      // Pictures are made smaller by WebAssembly.
+      scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
       // Drawings of designs carry their pictures inside and style attributes for blending.
       imgSrc: ["'self'", 'data:', 'blob:'],
       styleSrc: ["'self'", "'unsafe-inline'"],

@@ -13,8 +13,11 @@ export type Script = (typeof SCRIPTS)[number]
 export const PICTURE_FORMS = ['import', 'public'] as const
 export type PictureForm = (typeof PICTURE_FORMS)[number]
 
-/** What else may be delivered: comments that say what of the design a component is, and a page of how components are used. */
-export const EXTRAS = ['comments', 'examples'] as const
+/**
+ * What else may be delivered: comments that say what of the design a component is, a page of how components are used, and
+ * pictures in several sizes.
+ */
+export const EXTRAS = ['comments', 'examples', 'sizes'] as const
 export type Extra = (typeof EXTRAS)[number]
 
 /** What a house wants of code that has to be known when it is emitted. */

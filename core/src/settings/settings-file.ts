@@ -42,7 +42,7 @@ const settingsFileSchema = z.strictObject({
     .array(z.enum(EXTRAS))
     .optional()
     .describe(
-      'comments: what of the design a component is; examples: a page of how components are used.',
+      'comments: what of the design a component is; examples: a page of how components are used; sizes: pictures in several sizes, as WebP, of which browsers load the one that fits.',
     ),
   code: codeStyleSchema.optional().describe('How code is written.'),
   files: fileLayoutSchema.optional().describe('What files are called and where they lie.'),

@@ -498,6 +498,8 @@ export type UiAsset = {
         readonly extension: string
         /** Its own size in px, where it is known. */
         readonly size?: { readonly width: number; readonly height: number }
+        /** It is delivered as wide as this, in px, in the format its ending says. */
+        readonly scaledTo?: number
       }
     | { readonly kind: 'svg'; readonly text: string }
 }

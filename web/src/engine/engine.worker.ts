@@ -19,6 +19,7 @@ import {
   readDesign,
   readFiles,
   resolveInstances,
+  scalePictures,
   stylingIn,
   stylingNotes,
   suggestGlossary,
@@ -237,7 +238,10 @@ const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
   const { emit, stylings, hasPlainScript } = TARGETS[target]
   const { prefix, units, rules } = house
   // What runs here is bundled with its pictures, and has types to be checked by.
-  const isOther = house.pictures === 'public' || (house.script === 'javascript' && hasPlainScript)
+  const isOther =
+    house.pictures === 'public' ||
+    house.extras?.includes('sizes') ||
+    (house.script === 'javascript' && hasPlainScript)
   const running = await runAs(project.value, request)
   const { emitted, delivered, css: compiled } = await deliverAs(project.value, request)
   const shown = shownStyling(styling)
@@ -273,13 +277,16 @@ const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
   }
 }
 
-const pack = (files: readonly EmittedFile[]): Uint8Array =>
-  zipFiles(
+const pack = async (all: readonly EmittedFile[]): Promise<Uint8Array> => {
+  const codecs = async () => (await import('./picture-codecs')).pictureCodecs
+  const files = await scalePictures(all, codecs)
+  return zipFiles(
     files.map(({ path, content }) => ({
       name: path,
       content: content.kind === 'text' ? content.text : decodeBase64(content.base64),
     })),
   )
+}
 
 const findFamilies = (files: readonly InputFile[], families: readonly string[]): string[] => {
   // Latin-1 keeps every byte, and families are looked for as they are written: mostly in ASCII.

@@ -10,7 +10,8 @@ import { fontReadme } from '../shared/font-readme.js'
 import { findIcons, iconAttributes } from '../shared/icons.js'
 import { jsonFile, scaffold, textFile, type EmittedFile } from '../shared/emitted-file.js'
 import { text, type Attribute, type MarkupElement, type MarkupNode } from '../shared/markup.js'
-import { listPictureFacts, withPictureFacts } from '../shared/picture-facts.js'
+import { listPictureFacts, withoutUnusedSizes, withPictureFacts } from '../shared/picture-facts.js'
+import { planPictureSizes } from '../shared/picture-sizes.js'
 import { toKebab, UniqueNames } from '../../text/names.js'
 import { endOfMain } from '../shared/in-main.js'
 import { titleOf } from '../shared/page-title.js'
@@ -172,7 +173,9 @@ export const html: Target = {
   id: 'html',
   label: 'HTML',
   stylings: ['tailwind', 'css', 'scss', 'css-modules'],
-  emit(project, { marks, styling: wanted = 'tailwind', units, rules = [] }) {
+  emit(given, { marks, styling: wanted = 'tailwind', units, rules = [], extras = [] }) {
+    const pictureSizes = extras.includes('sizes') ? planPictureSizes(given) : undefined
+    const project = pictureSizes?.project ?? given
     const stylingId = stylingIn(html.stylings, wanted)
     // A page has a sheet of its own, in a folder, where components have theirs.
     const up = stylingId === 'css-modules' ? '../' : ''
@@ -245,8 +248,10 @@ export const html: Target = {
       namesValues: namesValues(rules),
     })
     const sourceOf = (asset: string): Attribute => text('src', `assets/${assets.get(asset)!.file}`)
-    const facts = listPictureFacts(project.assets, (id) =>
-      assets.has(id) ? sourceOf(id) : undefined,
+    const facts = listPictureFacts(
+      project.assets,
+      (id) => (assets.has(id) ? sourceOf(id) : undefined),
+      pictureSizes?.scaled,
     )
     const all = project.notFound ? [...project.pages, project.notFound] : project.pages
     const parts = new Set<BehaviourPart>()
@@ -258,7 +263,11 @@ export const html: Target = {
       const panels = (page.panels ?? []).map((panel) => buildPanel(panel, options))
       const names = layerNames(rootsOf(page))
       const whole = endOfMain(buildMarkup(page.root, options), panels)
-      const built = applyRules(withPictureFacts(whole, facts), rules, (name) => name)
+      const built = applyRules(
+        withPictureFacts(whole, facts, pictureSizes?.sizes),
+        rules,
+        (name) => name,
+      )
       const dressed: Finished = { name: page.name, markup: built, nameOf: (l) => names.get(l) }
       const { markup: named, sheet } = styling.finish?.(dressed) ?? dressed
       const root = withKeptClasses(named)
@@ -287,7 +296,7 @@ export const html: Target = {
     const made = SOURCES[stylingId]
     const behaviour = buildBehaviour(parts)
     return {
-      files: [
+      files: withoutUnusedSizes([
         ...pages,
         ...(behaviour ? [behaviour] : []),
         ...(parts.has('forms') ? [buildHandlers([...handled.values()])] : []),
@@ -309,7 +318,7 @@ export const html: Target = {
           ),
           textFile('README.md', (made?.readme ?? PLAIN_README) + fontReadme(project)),
         ),
-      ],
+      ]),
       components: [],
       styles: {
         source,

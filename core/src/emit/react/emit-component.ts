@@ -33,6 +33,7 @@ const PROPS: Readonly<Record<string, string>> = {
   inputmode: 'inputMode',
   referrerpolicy: 'referrerPolicy',
   spellcheck: 'spellCheck',
+  srcset: 'srcSet',
 }
 
 /** Which page is shown, only what stands on one page knows: elsewhere the router tells. */

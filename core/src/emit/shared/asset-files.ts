@@ -19,7 +19,11 @@ export const buildAssetFiles = (
         content:
           content.kind === 'svg'
             ? { kind: 'text', text: `${content.text}\n` }
-            : { kind: 'bytes', base64: content.base64 },
+            : {
+                kind: 'bytes',
+                base64: content.base64,
+                ...(content.scaledTo === undefined ? {} : { scaledTo: content.scaledTo }),
+              },
         spans: [],
       }
       return [id, { file, emitted }]

@@ -17,6 +17,8 @@ import { buildUsageFile } from './usage-file.js'
 import { withLineBefore } from './with-comment.js'
 import { namesValues } from '../rules/house-rules.js'
 import type { PartComponent } from './prop.js'
+import { withoutUnusedSizes } from './picture-facts.js'
+import { planPictureSizes } from './picture-sizes.js'
 import {
   buildUnits,
   completeMarkup,
@@ -160,7 +162,7 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
   stylings: kind.stylings,
   hasPlainScript: kind.plainScripts !== undefined,
   emit(
-    project,
+    given,
     {
       marks,
       styling: wanted = 'tailwind',
@@ -173,6 +175,8 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
     },
   ) {
     const { spellName = (name) => name } = kind
+    const pictureSizes = extras.includes('sizes') ? planPictureSizes(given) : undefined
+    const project = pictureSizes?.project ?? given
     const isPlain = script === 'javascript' && kind.plainScripts !== undefined
     const stylingId = stylingIn(kind.stylings, wanted)
     const publicFolder = pictures === 'public' ? kind.places.publicAssets : undefined
@@ -207,7 +211,16 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
       publicFolder === undefined
         ? kind.spelling
         : { ...kind.spelling, picture: (_, file) => text('src', `${PUBLIC_ADDRESS}/${file}`) }
-    const unitOptions: UnitOptions = { project, plan, styling, marks, forms, spelling, rules }
+    const unitOptions: UnitOptions = {
+      project,
+      plan,
+      styling,
+      marks,
+      forms,
+      spelling,
+      rules,
+      ...(pictureSizes ? { pictureSizes } : {}),
+    }
     const { units, parts } = buildUnits(unitOptions)
     const byTag = new Map(parts.map((part) => [part.tag, part]))
     const options: ComponentOptions = { ...unitOptions, helpers, parts: byTag, isPlain }
@@ -246,7 +259,7 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
     const source = styling.stylesheet()
     const { runtime, router, tools, versions } = kind.packages
     return {
-      files: [
+      files: withoutUnusedSizes([
         ...components,
         ...behaviour,
         ...around,
@@ -284,7 +297,7 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
           jsonFile('.prettierrc', { printWidth: PRINT_WIDTH, ...kind.formatting }),
           textFile('.prettierignore', `node_modules\ndist\n${folder}\n`),
         ),
-      ],
+      ]),
       styles: { source, classes: [...styling.classes] },
       components: parts.map(({ id, tag, props, uses }) => ({
         part: id,

@@ -5,7 +5,12 @@ export type EmittedFile = {
   readonly path: string
   readonly content:
     | { readonly kind: 'text'; readonly text: string }
-    | { readonly kind: 'bytes'; readonly base64: string }
+    | {
+        readonly kind: 'bytes'
+        readonly base64: string
+        /** The bytes are those of a larger picture: it is made so wide, in px, and WebP, when it is delivered. */
+        readonly scaledTo?: number
+      }
   /** Which stretch of the text came from which layer. */
   readonly spans: readonly Span[]
   /**

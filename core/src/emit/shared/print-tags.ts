@@ -61,8 +61,29 @@ const closingStart = (node: HtmlNode): string => `</${node.tag}`
 const isHuggedCode = (code: string): boolean =>
   /^[[{]/.test(code) || /^'(?:[^'\\]|\\.)*'$/.test(code)
 
+/** Addresses and widths, a line each where they do not fit into one, the widths below each other. */
+const printSrcset = (text: string): Doc => {
+  const sources = text.split(', ').map((one) => {
+    const at = one.lastIndexOf(' ')
+    return { address: escapeText(one.slice(0, at)), width: one.slice(at + 1) }
+  })
+  const longest = Math.max(...sources.map(({ address, width }) => address.length + width.length))
+  const lines = sources.map(({ address, width }) =>
+    concat([address, ifBreak(' '.repeat(longest - address.length - width.length + 1), ' '), width]),
+  )
+  return group(
+    concat([
+      'srcset="',
+      indent(concat([softline, join(concat([',', line]), lines)])),
+      softline,
+      '"',
+    ]),
+  )
+}
+
 const printAttribute = (attribute: Attribute): Doc => {
   const { name } = attribute
+  if (attribute.kind === 'text' && name === 'srcset') return printSrcset(attribute.text)
   if (attribute.kind === 'text') {
     const isBare = attribute.text === '' && name !== 'alt'
     return isBare ? name : `${name}=${quoteAttribute(attribute.text)}`

@@ -17,6 +17,7 @@ import type { UseSpelling } from './build-use.js'
 import { ComponentCode, type CodeSpelling } from './component-code.js'
 import { applyRules } from '../rules/apply-rules.js'
 import { listPictureFacts, withPictureFacts } from './picture-facts.js'
+import type { PictureSizes } from './picture-sizes.js'
 import type { HouseRules } from '../rules/house-rules.js'
 import type { ComponentPlan } from './component-plan.js'
 import { layerNames } from './layer-names.js'
@@ -100,6 +101,8 @@ export type UnitOptions = {
   readonly forms: Map<string, UiForm>
   /** What the house wants of every element. */
   readonly rules?: HouseRules
+  /** The sizes pictures come in, where they come in several. */
+  readonly pictureSizes?: PictureSizes
 }
 
 /** Everything that becomes a component of its own: screens, what they have in common, what is shown over them. */
@@ -370,14 +373,16 @@ export const completeMarkup = (
     spelling,
     plan,
     project,
-  }: Pick<UnitOptions, 'rules' | 'spelling' | 'plan' | 'project'>,
+    pictureSizes,
+  }: Pick<UnitOptions, 'rules' | 'spelling' | 'plan' | 'project' | 'pictureSizes'>,
 ): MarkupElement => {
-  const facts = listPictureFacts(project.assets, (id) => {
+  const sourceOf = (id: string): Attribute | undefined => {
     const file = plan.assets.get(id)?.file
     return file === undefined ? undefined : spelling.picture(plan.variables.get(id)!, file)
-  })
-  const sized = withPictureFacts(markup, facts)
-  return applyRules(sized, rules, (name) => spelling.attribute?.(name) ?? name)
+  }
+  const spell = (name: string): string => spelling.attribute?.(name) ?? name
+  const facts = listPictureFacts(project.assets, sourceOf, pictureSizes?.scaled)
+  return applyRules(withPictureFacts(markup, facts, pictureSizes?.sizes, spell), rules, spell)
 }
 
 /** Puts what repeats into lists, panels where they belong, and classes as they are delivered. */

@@ -31,7 +31,11 @@ const scan = (node: MarkupNode, uses: Uses): void => {
       if (node.foreign) uses.foreign.set(node.tag, node.foreign)
       else uses.tags.add(node.tag)
       for (const one of node.attributes) {
-        if (one.kind === 'code') uses.codes.add(one.code)
+        if (one.kind === 'code') {
+          uses.codes.add(one.code)
+          // A text that is put together names what it is made of.
+          for (const [, name] of one.code.matchAll(/\$\{(\w+)\}/g)) uses.codes.add(name!)
+        }
         if (one.kind === 'markup') for (const inner of one.nodes) scan(inner, uses)
       }
       for (const child of node.children) scan(child, uses)

@@ -8,6 +8,7 @@ import {
   type CodeStyle,
   type FileLayout,
   type Extra,
+  type TargetId,
   type PictureForm,
   type Script,
   type Units,
@@ -119,7 +120,12 @@ const NO_EXTRAS: readonly Extra[] = []
 const EXTRA_LABELS: Readonly<Record<Extra, string>> = {
   comments: 'A comment at each component: what of the design it is',
   examples: 'A page of how each component is used (COMPONENTS.md)',
+  sizes: 'Pictures in several sizes, as WebP, beside those of the design',
 }
+
+/** Pages have no components to be explained, and Flutter picks sizes of pictures in its own way. */
+const hasExtra = (target: TargetId, extra: Extra): boolean =>
+  extra === 'sizes' ? target !== 'flutter' : target !== 'html'
 
 const NAME_OPTIONS = [
   ['', 'as the target has it'],
@@ -328,26 +334,24 @@ export const HouseStyle = ({ onClose }: { readonly onClose: () => void }) => {
           ))}
         </fieldset>
       </div>
-      {target !== 'html' && (
-        <fieldset className="mt-5 text-sm">
-          <legend className="font-semibold">Also delivered</legend>
-          {EXTRAS.map((extra) => (
-            <label key={extra} className="mt-1 flex items-center gap-2">
-              <input
-                type="checkbox"
-                checked={extras.includes(extra)}
-                onChange={({ target: { checked } }) => {
-                  const next = EXTRAS.filter((one) =>
-                    one === extra ? checked : extras.includes(one),
-                  )
-                  changeSettings({ extras: next.length > 0 ? next : undefined })
-                }}
-              />
-              {EXTRA_LABELS[extra]}
-            </label>
-          ))}
-        </fieldset>
-      )}
+      <fieldset className="mt-5 text-sm">
+        <legend className="font-semibold">Also delivered</legend>
+        {EXTRAS.filter((extra) => hasExtra(target, extra)).map((extra) => (
+          <label key={extra} className="mt-1 flex items-center gap-2">
+            <input
+              type="checkbox"
+              checked={extras.includes(extra)}
+              onChange={({ target: { checked } }) => {
+                const next = EXTRAS.filter((one) =>
+                  one === extra ? checked : extras.includes(one),
+                )
+                changeSettings({ extras: next.length > 0 ? next : undefined })
+              }}
+            />
+            {EXTRA_LABELS[extra]}
+          </label>
+        ))}
+      </fieldset>
       {!isDart && <RulesEditor />}
       {renamed.length > 0 && (
         <section className="mt-5">
