@@ -109,3 +109,12 @@ test('the interface of the server is described', async ({ request }) => {
     ]),
   )
 })
+
+test('what previews run on is asked for by name', async ({ request }) => {
+  const known = await request.get('/api/previews/runtimes/react')
+  expect(known.headers()['content-type']).toContain('text/javascript')
+  expect(await known.text()).toContain('globalThis.previewRuntime')
+  const unknown = await request.get('/api/previews/runtimes/cobol')
+  expect(unknown.status()).toBe(404)
+  expect(await unknown.text()).toContain('there are angular, flutter, react, vue')
+})

@@ -1,4 +1,14 @@
-import { Body, Controller, Get, Header, HttpCode, Param, ParseEnumPipe, Post } from '@nestjs/common'
+import {
+  Body,
+  Controller,
+  Get,
+  Header,
+  HttpCode,
+  NotFoundException,
+  Param,
+  ParseEnumPipe,
+  Post,
+} from '@nestjs/common'
 import { ApiExcludeEndpoint, ApiOperation, ApiTags } from '@nestjs/swagger'
 import { CodebasesService } from '../codebases/codebases.service'
 import { bundleApp } from './bundler'
@@ -6,7 +16,10 @@ import { BundleDto } from './dto/bundle.dto'
 import { RUNTIMES, runtimeScript, type RuntimeName } from './runtimes'
 import { PREVIEW_PAGE, PREVIEW_POLICY } from './preview-page'
 
-const NAMES = Object.fromEntries(RUNTIMES.map((name) => [name, name]))
+const KNOWN = new ParseEnumPipe(Object.fromEntries(RUNTIMES.map((name) => [name, name])), {
+  exceptionFactory: () =>
+    new NotFoundException(`There is no such runtime; there are ${RUNTIMES.join(', ')}.`),
+})
 
 @ApiTags('previews')
 @Controller()
@@ -26,7 +39,7 @@ export class PreviewsController {
   @ApiOperation({
     summary: 'The packages of a framework, as a script that bundled code finds them by',
   })
-  runtime(@Param('name', new ParseEnumPipe(NAMES)) name: RuntimeName) {
+  runtime(@Param('name', KNOWN) name: RuntimeName) {
     return runtimeScript(name)
   }
 

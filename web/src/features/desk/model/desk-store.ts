@@ -224,6 +224,8 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
       const early = isOther ? engine.call('translate', request) : undefined
       const run = engine.call('run', request)
       const whole = engine.call('convert', request)
+      // Where one fails the others do: it is told once.
+      for (const one of [run, whole]) one.catch(() => undefined)
       if (early) {
         const shown = await early
         if (turn === converting) set({ early: shown })
