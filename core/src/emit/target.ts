@@ -9,8 +9,11 @@ import type { Prop } from './shared/prop.js'
 export const SCRIPTS = ['typescript', 'javascript'] as const
 export type Script = (typeof SCRIPTS)[number]
 
-/** How an app refers to its pictures: as modules that its bundler resolves, or by their address in the built site. */
-export const PICTURE_FORMS = ['import', 'public'] as const
+/**
+ * How an app shows its pictures: as modules that its bundler resolves, by their address in the built site, or by what the
+ * framework has for pictures, in frameworks that have something.
+ */
+export const PICTURE_FORMS = ['import', 'public', 'framework'] as const
 export type PictureForm = (typeof PICTURE_FORMS)[number]
 
 /**

@@ -36,7 +36,9 @@ const settingsFileSchema = z.strictObject({
   pictures: z
     .enum(PICTURE_FORMS)
     .optional()
-    .describe('How React and Vue refer to pictures; as modules when absent.'),
+    .describe(
+      'How pictures are shown. React and Vue: import (when absent) or public, by their address; Angular: framework, by NgOptimizedImage.',
+    ),
   rules: houseRulesSchema.optional().describe('What is wanted of every element, in this order.'),
   extras: z
     .array(z.enum(EXTRAS))

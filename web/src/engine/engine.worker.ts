@@ -239,7 +239,7 @@ const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
   const { prefix, units, rules } = house
   // What runs here is bundled with its pictures, and has types to be checked by.
   const isOther =
-    house.pictures === 'public' ||
+    (house.pictures !== undefined && house.pictures !== 'import') ||
     house.extras?.includes('sizes') ||
     (house.script === 'javascript' && hasPlainScript)
   const running = await runAs(project.value, request)

@@ -20,6 +20,7 @@ const DIRECTIVES: Readonly<Record<string, { readonly name: string; readonly from
   '[formGroup]': { name: 'ReactiveFormsModule', from: '@angular/forms' },
   formControlName: { name: 'ReactiveFormsModule', from: '@angular/forms' },
   '[formControlName]': { name: 'ReactiveFormsModule', from: '@angular/forms' },
+  ngSrc: { name: 'NgOptimizedImage', from: '@angular/common' },
   appEnterInView: { name: 'EnterInView', from: helperPath('enterInView') },
 }
 

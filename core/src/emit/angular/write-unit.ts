@@ -60,6 +60,20 @@ const toPage = ({ route, isHere }: PageLink): ReturnType<Dialect['link']> => {
   }
 }
 
+/** Angular's own directive for pictures, which has to know their size; it chooses among sizes in its own way. */
+const ownPicture = (picture: MarkupElement): MarkupElement => {
+  const { attributes } = picture
+  const hasSize = attributes.some(({ name }) => name === 'width')
+  if (!hasSize) return picture
+  return {
+    ...picture,
+    attributes: attributes.flatMap((one): readonly Attribute[] => {
+      if (one.name === 'srcset' || one.name === 'sizes') return []
+      return one.name === 'src' && one.kind === 'text' ? [{ ...one, name: 'ngSrc' }] : [one]
+    }),
+  }
+}
+
 export const unitSpelling: UnitSpelling = {
   ...HTML_SPELLING,
   code: codeSpelling,
@@ -67,6 +81,7 @@ export const unitSpelling: UnitSpelling = {
   toPage,
   // Pictures are served from the folder of public files.
   picture: (_variable, file) => text('src', `assets/${file}`),
+  ownPicture,
   field: (name) => [text('formControlName', name)],
   ownDialog: 'dialog',
   use: scriptUse(

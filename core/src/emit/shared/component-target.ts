@@ -220,6 +220,7 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
       spelling,
       rules,
       ...(pictureSizes ? { pictureSizes } : {}),
+      hasOwnPictures: pictures === 'framework',
     }
     const { units, parts } = buildUnits(unitOptions)
     const byTag = new Map(parts.map((part) => [part.tag, part]))

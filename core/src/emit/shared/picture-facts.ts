@@ -82,6 +82,23 @@ export const withPictureFacts = (
   })
 }
 
+/** Markup with its pictures changed. */
+export const mapPictures = (
+  markup: MarkupElement,
+  change: (picture: MarkupElement) => MarkupElement,
+): MarkupElement =>
+  mapElements(markup, (element, inside) =>
+    element.tag === 'img'
+      ? change(element)
+      : {
+          ...element,
+          attributes: element.attributes.map((one) =>
+            one.kind === 'markup' ? { ...one, nodes: one.nodes.map(inside) } : one,
+          ),
+          children: element.children.map(inside),
+        },
+  )
+
 /** Files without the sizes of pictures that no code names. */
 export const withoutUnusedSizes = (files: readonly EmittedFile[]): readonly EmittedFile[] => {
   const texts = files.flatMap(({ content }) => (content.kind === 'text' ? [content.text] : []))

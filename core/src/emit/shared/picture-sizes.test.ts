@@ -41,12 +41,17 @@ const design = (own: { width: number; height: number }, shownPx: number): Design
   return read.value
 }
 
-const emit = (given: Design, target: 'html' | 'react', extras: readonly 'sizes'[] = ['sizes']) => {
-  const result = convert(given, [], { target, extras: [...extras] })
+const emit = (
+  given: Design,
+  target: 'angular' | 'html' | 'react',
+  extras: readonly 'sizes'[] = ['sizes'],
+  pictures?: 'framework',
+) => {
+  const result = convert(given, [], { target, extras: [...extras], pictures })
   if (!result.ok) throw new Error(JSON.stringify(result.notes))
   const { files } = result.value
   const text = files
-    .filter(({ path }) => /\.(html|tsx)$/.test(path))
+    .filter(({ path }) => /\.(html|tsx|ts)$/.test(path))
     .map(({ content }) => (content.kind === 'text' ? content.text : ''))
     .join('\n')
   const scaled = files.flatMap(({ path, content }) =>
@@ -87,4 +92,19 @@ test('there is one size where no others are wanted', () => {
   expect(scaled).toEqual([])
   expect(text).not.toContain('srcset')
   expect(text).toMatch(/width="2000"\s+height="1000"/)
+})
+
+test('Angular has a directive of its own, which knows of no other sizes', () => {
+  const given = design({ width: 2000, height: 1000 }, 400)
+  const { text, scaled } = emit(given, 'angular', ['sizes'], 'framework')
+  expect(text).toMatch(/<img\s+ngSrc="assets\/shore\.png"\s+width="2000"\s+height="1000"/)
+  expect(text).toContain('import { NgOptimizedImage } from "@angular/common";')
+  expect(text).toMatch(/imports: \[[^\]]*NgOptimizedImage/)
+  expect(text).not.toContain('srcset')
+  expect(scaled).toEqual([])
+})
+
+test('what has no such way shows pictures as it does', () => {
+  const { text } = emit(design({ width: 2000, height: 1000 }, 400), 'react', [], 'framework')
+  expect(text).toContain('import shore from "../assets/shore.png";')
 })

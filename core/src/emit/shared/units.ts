@@ -16,7 +16,7 @@ import { buildMarkup, CURRENT_PAGE, findTabPanels, type Dialect } from './build-
 import type { UseSpelling } from './build-use.js'
 import { ComponentCode, type CodeSpelling } from './component-code.js'
 import { applyRules } from '../rules/apply-rules.js'
-import { listPictureFacts, withPictureFacts } from './picture-facts.js'
+import { listPictureFacts, mapPictures, withPictureFacts } from './picture-facts.js'
 import type { PictureSizes } from './picture-sizes.js'
 import type { HouseRules } from '../rules/house-rules.js'
 import type { ComponentPlan } from './component-plan.js'
@@ -79,6 +79,8 @@ export type UnitSpelling = Pick<
   toPage(page: PageLink): LinkMarkup
   /** The attribute that shows a picture, which may be imported under a name. */
   picture(variable: string, file: string): Attribute
+  /** A picture as the framework's own way of showing pictures has it. */
+  ownPicture?(picture: MarkupElement): MarkupElement
   /** What an attribute of HTML is called, where that is not its name. */
   attribute?(name: string): string
   /** What ties a control of a form to the form's code. */
@@ -103,6 +105,8 @@ export type UnitOptions = {
   readonly rules?: HouseRules
   /** The sizes pictures come in, where they come in several. */
   readonly pictureSizes?: PictureSizes
+  /** Pictures are shown in the framework's own way, where it has one. */
+  readonly hasOwnPictures?: boolean
 }
 
 /** Everything that becomes a component of its own: screens, what they have in common, what is shown over them. */
@@ -368,13 +372,7 @@ export const dress = (
 /** Markup with the sizes of its pictures, as the rules of the house want it. */
 export const completeMarkup = (
   markup: MarkupElement,
-  {
-    rules = [],
-    spelling,
-    plan,
-    project,
-    pictureSizes,
-  }: Pick<UnitOptions, 'rules' | 'spelling' | 'plan' | 'project' | 'pictureSizes'>,
+  { rules = [], spelling, plan, project, pictureSizes, hasOwnPictures = false }: UnitOptions,
 ): MarkupElement => {
   const sourceOf = (id: string): Attribute | undefined => {
     const file = plan.assets.get(id)?.file
@@ -382,7 +380,10 @@ export const completeMarkup = (
   }
   const spell = (name: string): string => spelling.attribute?.(name) ?? name
   const facts = listPictureFacts(project.assets, sourceOf, pictureSizes?.scaled)
-  return applyRules(withPictureFacts(markup, facts, pictureSizes?.sizes, spell), rules, spell)
+  const sized = withPictureFacts(markup, facts, pictureSizes?.sizes, spell)
+  const { ownPicture } = spelling
+  const shown = hasOwnPictures && ownPicture ? mapPictures(sized, ownPicture) : sized
+  return applyRules(shown, rules, spell)
 }
 
 /** Puts what repeats into lists, panels where they belong, and classes as they are delivered. */

@@ -105,6 +105,11 @@ const PICTURE_OPTIONS = [
   ['public', 'by their address, in public/'],
 ] as const
 
+const ANGULAR_PICTURE_OPTIONS = [
+  ['', 'as images'],
+  ['framework', 'by NgOptimizedImage'],
+] as const
+
 const AS_IT_COMES = {
   code: undefined,
   files: undefined,
@@ -278,10 +283,20 @@ export const HouseStyle = ({ onClose }: { readonly onClose: () => void }) => {
           {(target === 'react' || target === 'vue') && (
             <Select
               label="Pictures"
-              value={pictures ?? 'import'}
+              value={pictures === 'public' ? 'public' : 'import'}
               options={PICTURE_OPTIONS}
               onChange={(value) =>
                 changeSettings({ pictures: read(value, 'import') as PictureForm | undefined })
+              }
+            />
+          )}
+          {target === 'angular' && (
+            <Select
+              label="Pictures"
+              value={pictures === 'framework' ? 'framework' : ''}
+              options={ANGULAR_PICTURE_OPTIONS}
+              onChange={(value) =>
+                changeSettings({ pictures: read(value, '') as PictureForm | undefined })
               }
             />
           )}
