@@ -57,7 +57,7 @@ test('rules of the house hold for every element, and what runs looks the same', 
   await dialog.getByLabel('Attribute', { exact: true }).press('Enter')
   await dialog.getByLabel('Value of the attribute').fill('async')
   await dialog.getByLabel('Value of the attribute').press('Enter')
-  await dialog.getByLabel('Pictures').selectOption('public')
+  await dialog.getByRole('combobox', { name: 'Pictures' }).selectOption('public')
   await dialog.getByRole('button', { name: 'Done' }).click()
   await expect(desk.code).not.toContainText('-[')
   await desk.runs()

@@ -244,7 +244,13 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
       if (turn === converting) set({ isBusy: false })
     }
   }
-  const refresh = (): Promise<void> => (working = draw().then(convert))
+  /** Draws and converts; the worker need not wait for what is shown of the one before it begins the other. */
+  const refresh = (): Promise<void> => {
+    const drawing = draw()
+    working = convert().then(() => drawing)
+    drawing.catch(() => undefined)
+    return working
+  }
   const settled = async (): Promise<void> => {
     let waited: Promise<void>
     do {
