@@ -198,9 +198,15 @@ const runAs = (
   return made
 }
 
+/** How long it took to make what is run, which is part of the conversion that is asked for next. */
+let runMs = 0
+
 const runDesign = async (request: ConvertRequest): Promise<Running> => {
+  const started = performance.now()
   const project = prepareFor(request)
-  return project.ok ? runAs(project.value, request) : nothingIn(request.target)
+  const running = project.ok ? await runAs(project.value, request) : nothingIn(request.target)
+  runMs = performance.now() - started
+  return running
 }
 
 const translateDesign = async (request: ConvertRequest): Promise<Translated> => {
@@ -273,7 +279,7 @@ const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
       ...delivered.notes,
     ],
     alone: { ...plain, target, css },
-    elapsedMs: performance.now() - started,
+    elapsedMs: runMs + performance.now() - started,
   }
 }
 
