@@ -35,6 +35,8 @@ const common = {
 const project = (name) => ({ ...common, displayName: name, rootDir: `<rootDir>/${name}` })
 
 export default {
+  // Bundlers and compilers run in some; machines that do other things as well are slow.
+  testTimeout: 30_000,
   projects: [
     'core',
     'flutter-stand-in',

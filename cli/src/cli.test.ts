@@ -315,6 +315,7 @@ describe('build', () => {
       'angular',
       { styling: 'css-modules', files: { names: 'snake', folders: { screens: 'pages' } } },
     ],
+    ['angular', { templates: 'class', extras: ['tests'], files: { names: 'snake' } }],
   ])(
     'makes a site of a %s project in the style of a house: %j',
     (target, settings) => {

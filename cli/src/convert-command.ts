@@ -75,6 +75,7 @@ const mergeSettings = (options: ConvertOptions, file: SettingsFile): SettingsFil
   script: checkChoice('script', options.script, SCRIPTS) ?? file.script,
   units: checkChoice('units', options.units, UNITS) ?? file.units,
   pictures: checkChoice('pictures', options.pictures, PICTURE_FORMS) ?? file.pictures,
+  templates: file.templates,
   prefix: file.prefix,
   rules: file.rules,
   extras: file.extras,

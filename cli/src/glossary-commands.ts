@@ -13,8 +13,9 @@ import {
   type GlossaryProblem,
   type Suggestion,
 } from '@unimorph/core'
+import type { ScanCache } from '@unimorph/codebase'
 import { Failure } from './failure.js'
-import { findGlossary, saveGlossary, scanFolder, watchFolder } from './glossary-files.js'
+import { findGlossary, openCache, saveGlossary, scanFolder, watchFolder } from './glossary-files.js'
 import { readInputs } from './read-inputs.js'
 
 export type ScanOptions = {
@@ -49,13 +50,14 @@ const watchScans = async (
   folder: string,
   { package: packages }: ScanOptions,
   first: Codebase,
+  cache: ScanCache,
 ): Promise<void> => {
   let last = first
   let queue = Promise.resolve()
   const scanAgain = (): void => {
     queue = queue
       .then(async () => {
-        const next = await scanFolder(folder, packages)
+        const next = await scanFolder(folder, packages, cache)
         for (const line of differencesOf(last, next)) console.log(line)
         last = next
       })
@@ -75,7 +77,8 @@ export const scanCommand = async (folder: string, options: ScanOptions): Promise
   if (options.json && options.watch) {
     throw new Failure('--watch prints what changes as text; leave --json away.', 2)
   }
-  const codebase = await scanFolder(folder, options.package)
+  const cache = openCache(folder)
+  const codebase = await scanFolder(folder, options.package, cache)
   if (options.json) {
     console.log(JSON.stringify(codebase, null, 2))
     return 0
@@ -87,7 +90,7 @@ export const scanCommand = async (folder: string, options: ScanOptions): Promise
   console.log(
     `${plural(codebase.components.length, 'component')} and ${plural(codebase.tokens.length, 'token')} in ${plural(codebase.files, 'file')}`,
   )
-  if (options.watch) await watchScans(folder, options, codebase)
+  if (options.watch) await watchScans(folder, options, codebase, cache)
   return 0
 }
 

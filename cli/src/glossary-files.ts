@@ -7,6 +7,7 @@ import {
   watchCodebase,
   withPackages,
   writeCache,
+  type ScanCache,
 } from '@unimorph/codebase'
 import {
   EMPTY_GLOSSARY,
@@ -34,7 +35,7 @@ const checkFolder = (folder: string): string => {
 }
 
 /** What is known from the scan before lies where tools keep such things, if the codebase has that place. */
-const cacheOf = (root: string): string | undefined =>
+const cachePathOf = (root: string): string | undefined =>
   existsSync(join(root, 'node_modules'))
     ? join(root, 'node_modules', '.cache', 'unimorph', 'scan.json')
     : undefined
@@ -48,15 +49,25 @@ export const watchFolder = (folder: string, onChange: () => void): Promise<void>
     console.error(`Changes cannot be seen: ${problem}`),
   ).ready
 
-/** Scans a codebase, and the component libraries that are named. Nothing of either is executed. */
+/** What is known of a codebase from the scan before; nothing where there was none. */
+export const openCache = (folder: string): ScanCache => {
+  const path = cachePathOf(checkFolder(folder))
+  return path !== undefined && existsSync(path)
+    ? readCache(readFileSync(path, 'utf8'))
+    : createCache()
+}
+
+/**
+ * Scans a codebase, and the component libraries that are named. Nothing of either is executed. Who scans more than once keeps
+ * the cache.
+ */
 export const scanFolder = async (
   folder: string,
   packages: readonly string[] = [],
+  cache = openCache(folder),
 ): Promise<Codebase> => {
   const root = checkFolder(folder)
-  const path = cacheOf(root)
-  const cache =
-    path !== undefined && existsSync(path) ? readCache(readFileSync(path, 'utf8')) : createCache()
+  const path = cachePathOf(root)
   const codebase = await scanCodebase(root, cache)
   if (path !== undefined) {
     try {

@@ -97,7 +97,7 @@ const CONFIGS = {
 
 const filesOf = (target: TargetId, styling: StylingId) =>
   designs.flatMap((design) => {
-    const result = convert(design, [], { target, styling })
+    const result = convert(design, [], { target, styling, extras: ['tests'] })
     if (!result.ok) throw new Error('It was not converted.')
     return result.value.files.flatMap(({ path, content }) =>
       content.kind === 'text' ? [{ path, text: content.text }] : [],

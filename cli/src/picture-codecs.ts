@@ -8,7 +8,7 @@ import resize, { initResize } from '@jsquash/resize'
 import decodeWebp, { init as initDecodeWebp } from '@jsquash/webp/decode.js'
 import encodeWebp, { init as initEncodeWebp } from '@jsquash/webp/encode.js'
 import { simd } from 'wasm-feature-detect'
-import { WEBP_QUALITY, type PictureCodecs } from '@unimorph/core'
+import type { PictureCodecs } from '@unimorph/core'
 
 const require = createRequire(import.meta.url)
 
@@ -24,13 +24,11 @@ const load = async (): Promise<PictureCodecs> => {
   await initEncodeWebp(await compile(`@jsquash/webp/codec/enc/${encoder}.wasm`))
   await initResize(await compile('@jsquash/resize/lib/resize/pkg/squoosh_resize_bg.wasm'))
   return {
-    decode: {
-      jpeg: (file) => decodeJpeg(file, { preserveOrientation: true }),
-      png: (file) => decodePng(file),
-      webp: (file) => decodeWebp(file),
-    },
+    decodeJpeg,
+    decodePng,
+    decodeWebp,
+    encodeWebp: (pixels, options) => encodeWebp(pixels as ImageData, options),
     resize: (pixels, size) => resize(pixels as ImageData, size),
-    encode: (pixels) => encodeWebp(pixels as ImageData, { quality: WEBP_QUALITY }),
   }
 }
 

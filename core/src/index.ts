@@ -74,20 +74,17 @@ export { byConventions } from './deliver/by-conventions.js'
 export { emitStyleOf, hasHouseStyle, type HouseStyle } from './deliver/house-style.js'
 export { ADDED, type HouseRules } from './emit/rules/house-rules.js'
 export { prettierOptions, type CodeStyle } from './deliver/code-style.js'
-export {
-  scalePictures,
-  WEBP_QUALITY,
-  type PictureCodecs,
-  type Pixels,
-} from './deliver/scale-pictures.js'
+export { scalePictures, type PictureCodecs } from './deliver/scale-pictures.js'
 export { FILE_NAMES, FOLDERS, isSafePath, type FileLayout } from './deliver/file-layout.js'
 export { UNITS, type Units } from './emit/styling/units.js'
 export {
   EXTRAS,
   PICTURE_FORMS,
+  TEMPLATE_PLACES,
   SCRIPTS,
   type Extra,
   type PictureForm,
+  type TemplatePlace,
   type Script,
 } from './emit/target.js'
 export { isStylingId, stylingIn, STYLINGS, type StylingId } from './emit/styling/styling.js'

@@ -12,15 +12,19 @@ test('code follows the style of the house, and so do the names of files', async 
   await dialog.getByLabel('Semicolons').selectOption('only where needed')
   await dialog.getByLabel('Written in').selectOption('JavaScript')
   await dialog.getByLabel('Names').selectOption('tide-table')
+  await dialog.getByText('Folders, where they have other names').click()
   const components = dialog.getByLabel('components', { exact: true })
   await components.fill('../outside')
   await expect(components).toHaveAttribute('aria-invalid', 'true')
   await components.fill('ui')
   await components.press('Tab')
+  await dialog.getByLabel('Tests: components show what they are given').check()
   await dialog.getByRole('button', { name: 'Done' }).click()
 
   const files = page.getByRole('navigation', { name: 'Files' })
   await expect(files).toContainText('src/ui/')
+  await files.getByRole('button', { name: 'button-link.test.jsx' }).click()
+  await expect(desk.code).toContainText("import { ButtonLink } from './button-link'")
   await files.getByRole('button', { name: 'button-link.jsx' }).click()
   await expect(desk.code).toContainText("import { Link } from 'react-router'/**")
   await expect(desk.code).toContainText('@typedef {object} ButtonLinkProps')
@@ -35,6 +39,27 @@ test('code follows the style of the house, and so do the names of files', async 
   await dialog.getByRole('button', { name: 'As it comes' }).click()
   await dialog.getByRole('button', { name: 'Done' }).click()
   await expect(files.getByRole('button', { name: 'ButtonLink.tsx' })).toBeVisible()
+})
+
+test('templates of Angular stand in the class where a house wants that, joined to the design', async ({
+  page,
+}) => {
+  const desk = await Desk.open(page, 'Tidewrack')
+  await desk.turnInto('Angular')
+  const files = page.getByRole('navigation', { name: 'Files' })
+  await expect(files).toContainText('today-on-the-shore.html')
+  await page.getByRole('button', { name: 'House style' }).click()
+  const dialog = page.getByRole('dialog', { name: 'House style' })
+  await dialog.getByLabel('Templates').selectOption('in the class')
+  await dialog.getByRole('button', { name: 'Done' }).click()
+  await expect(files).not.toContainText('today-on-the-shore.html')
+  await expect(desk.code).toContainText('template: `')
+  await page
+    .getByRole('row', { name: /^Today hero/ })
+    .first()
+    .click()
+  await expect(desk.code.locator('.cm-line', { hasText: 'flex flex-col' }).first()).toBeVisible()
+  await expect(desk.result.getByRole('heading', { level: 1 })).toHaveText('Today on the shore')
 })
 
 test('rules of the house hold for every element, and what runs looks the same', async ({

@@ -22,15 +22,18 @@ export const typeFromWords = (said: string): CodeType => {
   return { kind: 'other', text }
 }
 
-/** What the comment of a class says of its attributes, slots and events, in the tags that are usual for that. */
-export const saidBy = (comment: string): readonly CodeProp[] => {
+/**
+ * What a comment says of attributes, slots and events, in the tags that are usual for that. `@param` is what a partial is given;
+ * at a class it is about code.
+ */
+export const saidBy = (comment: string, isOfPartial = false): readonly CodeProp[] => {
   const lines = comment.replace(/^\s*\*\s?/gm, '').split('\n')
   return lines.flatMap((line): CodeProp[] => {
     const [, tag, type, name, about] =
       /^\s*@(attr|attribute|param|slot|fires|event)\s+(?:\{([^}]*)\}\s*)?(\[?[\w:-]+(?:=[^\]]*)?\]?|-)?\s*(?:-\s*)?(.*)$/.exec(
         line,
       ) ?? []
-    if (tag === undefined) return []
+    if (tag === undefined || (tag === 'param' && !isOfPartial)) return []
     const words = about?.trim()
     const common = words ? { about: words } : {}
     if (tag === 'slot') {

@@ -1,3 +1,4 @@
+import { saidBy } from './read-elements.js'
 import { isPartial, readPartial } from './read-partial.js'
 
 const NOTICE = `<!--
@@ -112,4 +113,9 @@ test.each([
   expect(notes).toEqual([
     { path: 'parts/notice.html', line, message: expect.stringContaining(message) },
   ])
+})
+
+test('parameters in the comment of a class are no attributes of its element', () => {
+  const comment = '* @param {string} root - of its constructor\n * @attr {string} label'
+  expect(saidBy(comment).map(({ name }) => name)).toEqual(['label'])
 })

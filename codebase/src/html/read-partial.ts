@@ -166,7 +166,7 @@ const namesIn = (nodes: readonly PartialNode[]): ReadonlyMap<string, 'slot' | 'p
 /** What it is given: as its comment says, and what its markup asks for besides. */
 const propsOf = (comment: string, nodes: readonly PartialNode[]): readonly CodeProp[] => {
   const asked = namesIn(nodes)
-  const said = saidBy(comment).map((prop): CodeProp => {
+  const said = saidBy(comment, true).map((prop): CodeProp => {
     const name = prop.as === 'slot' && prop.name === 'default' ? 'children' : prop.name
     return asked.get(name) === 'slot'
       ? { ...prop, ...slotNamed(name), isRequired: false }

@@ -14,6 +14,7 @@ export const emitStyleOf = ({
   units,
   prefix,
   pictures,
+  templates,
   rules,
   extras,
 }: HouseStyle): EmitStyle => ({
@@ -21,6 +22,7 @@ export const emitStyleOf = ({
   units,
   prefix,
   pictures,
+  templates,
   rules,
   extras,
 })

@@ -9,37 +9,33 @@ export type Pixels = {
 }
 
 /** Of 100: so much that no difference is seen, and not more. */
-export const WEBP_QUALITY = 82
+const WEBP_QUALITY = 82
 
 /** What reads and writes pictures; the same code everywhere, loaded in the way of where it runs. */
 export type PictureCodecs = {
-  readonly decode: Readonly<Record<'jpeg' | 'png' | 'webp', (file: ArrayBuffer) => Promise<Pixels>>>
+  decodeJpeg(file: ArrayBuffer, options: { readonly preserveOrientation: true }): Promise<Pixels>
+  decodePng(file: ArrayBuffer): Promise<Pixels>
+  decodeWebp(file: ArrayBuffer): Promise<Pixels>
+  encodeWebp(pixels: Pixels, options: { readonly quality: number }): Promise<ArrayBuffer>
   resize(pixels: Pixels, size: { readonly width: number; readonly height: number }): Promise<Pixels>
-  /** Writes WebP. */
-  encode(pixels: Pixels): Promise<ArrayBuffer>
 }
 
-/** The kind of a picture, by the first bytes of its file. */
-const kindOf = (bytes: Uint8Array): keyof PictureCodecs['decode'] | undefined => {
+/** The pixels of a picture, whose kind the first bytes of its file tell; a picture of another kind is an error. */
+const decode = async (base64: string, codecs: PictureCodecs): Promise<Pixels> => {
+  const bytes = decodeBase64(base64)
   const begins = (...signs: readonly number[]): boolean =>
     signs.every((sign, i) => bytes[i] === sign)
-  if (begins(0x89, 0x50, 0x4e, 0x47)) return 'png'
-  if (begins(0xff, 0xd8)) return 'jpeg'
-  return begins(0x52, 0x49, 0x46, 0x46) ? 'webp' : undefined
+  const file = bytes.slice().buffer
+  if (begins(0x89, 0x50, 0x4e, 0x47)) return codecs.decodePng(file)
+  if (begins(0xff, 0xd8)) return codecs.decodeJpeg(file, { preserveOrientation: true })
+  if (begins(0x52, 0x49, 0x46, 0x46)) return codecs.decodeWebp(file)
+  throw new Error('The picture is no JPEG, PNG or WebP.')
 }
 
-const scale = async (
-  base64: string,
-  width: number,
-  { decode, resize, encode }: PictureCodecs,
-): Promise<string> => {
-  const bytes = decodeBase64(base64)
-  const kind = kindOf(bytes)
-  if (!kind) return base64
-  const pixels = await decode[kind](bytes.slice().buffer)
+const scale = async (pixels: Pixels, width: number, codecs: PictureCodecs): Promise<string> => {
   const height = Math.max(1, Math.round((pixels.height * width) / pixels.width))
-  const scaled = pixels.width === width ? pixels : await resize(pixels, { width, height })
-  return encodeBase64(new Uint8Array(await encode(scaled)))
+  const scaled = pixels.width === width ? pixels : await codecs.resize(pixels, { width, height })
+  return encodeBase64(new Uint8Array(await codecs.encodeWebp(scaled, { quality: WEBP_QUALITY })))
 }
 
 /**
@@ -51,6 +47,8 @@ export const scalePictures = async (
   load: () => Promise<PictureCodecs>,
 ): Promise<readonly EmittedFile[]> => {
   const made: EmittedFile[] = []
+  // The sizes of a picture follow each other, and are made of what was decoded once.
+  let last: { readonly base64: string; readonly pixels: Promise<Pixels> } | undefined
   for (const file of files) {
     const { content } = file
     if (content.kind !== 'bytes' || content.scaledTo === undefined) {
@@ -58,7 +56,11 @@ export const scalePictures = async (
       continue
     }
     const { base64, scaledTo } = content
-    const scaled = await scale(base64, scaledTo, await load()).catch(() => base64)
+    const codecs = await load()
+    if (last?.base64 !== base64) last = { base64, pixels: decode(base64, codecs) }
+    const scaled = await last.pixels
+      .then((pixels) => scale(pixels, scaledTo, codecs))
+      .catch(() => base64)
     made.push({ ...file, content: { kind: 'bytes', base64: scaled } })
   }
   return made

@@ -16,11 +16,15 @@ export type Script = (typeof SCRIPTS)[number]
 export const PICTURE_FORMS = ['import', 'public', 'framework'] as const
 export type PictureForm = (typeof PICTURE_FORMS)[number]
 
+/** Where templates stand that may stand in a file of their own (Angular): there, or in the class they belong to. */
+export const TEMPLATE_PLACES = ['file', 'class'] as const
+export type TemplatePlace = (typeof TEMPLATE_PLACES)[number]
+
 /**
- * What else may be delivered: comments that say what of the design a component is, a page of how components are used, and
- * pictures in several sizes.
+ * What else may be delivered: comments that say what of the design a component is, a page of how components are used, pictures
+ * in several sizes, and a test beside each component.
  */
-export const EXTRAS = ['comments', 'examples', 'sizes'] as const
+export const EXTRAS = ['comments', 'examples', 'sizes', 'tests'] as const
 export type Extra = (typeof EXTRAS)[number]
 
 /** What a house wants of code that has to be known when it is emitted. */
@@ -36,6 +40,8 @@ export type EmitStyle = {
   readonly prefix?: string | undefined
   /** As modules when absent; targets whose pictures are always one of both have that. */
   readonly pictures?: PictureForm | undefined
+  /** In files of their own when absent. */
+  readonly templates?: TemplatePlace | undefined
   /** What is wanted of every element. */
   readonly rules?: HouseRules | undefined
   /** Nothing when absent. */
@@ -82,6 +88,10 @@ export type EmittedComponent = {
 export type Target = {
   readonly id: string
   readonly label: string
+  /** Whether templates may stand in the classes they belong to. */
+  readonly hasTemplateFiles?: boolean
+  /** Whether its components can be delivered with tests. */
+  readonly hasTests?: boolean
   /** Whether it can be written without types. */
   readonly hasPlainScript?: boolean
   /** The stylings it can be delivered in; none for targets that are no pages, which have one of their own. */

@@ -68,16 +68,20 @@ class LooksSeen {
   }
 }
 
-/** What is different from a width on; undefined where nothing is that counts here. */
-const stepsOf = ({ steps, style }: UiNode, isRoot: boolean, looks: LooksSeen): unknown => {
-  if (!steps) return undefined
-  const all = steps.map(({ fromPx, node, order }) => ({
-    fromPx,
-    look: `${isRoot ? 0 : (order ?? '')} ${node ? looks.of(node.style, isRoot) : ''}`,
-  }))
-  const told = all.filter(({ look }, i) => i === 0 || look !== all[i - 1]!.look)
-  const rest = `0 ${looks.of(style, isRoot)}`
-  return told.length === 1 && told[0]!.look === rest ? undefined : told
+/** What is different from which width on, as a word; empty where nothing is that counts here. */
+const stepsOf = ({ steps, style }: UiNode, isRoot: boolean, looks: LooksSeen): string => {
+  if (!steps) return ''
+  let told = ''
+  let last: string | undefined
+  let count = 0
+  for (const { fromPx, node, order } of steps) {
+    const look = `${isRoot ? 0 : (order ?? '')} ${node ? looks.of(node.style, isRoot) : ''}`
+    if (look === last) continue
+    told += `${fromPx}: ${look};`
+    last = look
+    count++
+  }
+  return count === 1 && last === `0 ${looks.of(style, isRoot)}` ? '' : told
 }
 
 /** What a node is, its looks, its content and what it is in the outline of the page aside. */
@@ -118,7 +122,7 @@ const labelsOf = (node: UiNode, looks: LooksSeen): Labels => {
     const role = node.type === 'box' ? (roleOf(node, isRoot) ?? '') : ''
     const item = isRoot ? '' : (node.item ?? '')
     const look = looks.of(node.style, isRoot)
-    return `${kind}|${look}|${role}|${item}${steps ? JSON.stringify(steps) : ''}`
+    return `${kind}|${look}|${role}|${item}|${steps}`
   }
   return { inner: label(false), whole: node.type === 'box' ? `root${label(true)}` : undefined }
 }
@@ -199,9 +203,9 @@ const isSubset = (few: Kind, many: Kind): boolean => {
 /** Whether things have all parts but one in common, which are more than that one: each shows something of its own there. */
 const differInOne = (a: Kind, b: Kind): boolean => {
   if (a.parts.length !== b.parts.length || a.parts.length < LEAST_PARTS) return false
-  const others = a.parts.flatMap((part, i) => (part === b.parts[i] ? [] : [i]))
-  const [at] = others
-  if (others.length !== 1 || at === undefined) return false
+  const isOther = (part: number, i: number): boolean => part !== b.parts[i]
+  const at = a.parts.findIndex(isOther)
+  if (at < 0 || a.parts.findLastIndex(isOther) !== at) return false
   const own = Math.max(a.weights[at]!, b.weights[at]!)
   const common = sum(a.weights) - a.weights[at]!
   const isMost = common >= COMMON_SHARE * (common + own) || a.parts.length > LEAST_PARTS
@@ -286,10 +290,10 @@ export const findLikeness = (roots: readonly UiNode[]): ReadonlyMap<UiNode, Like
         for (let j = i + 1; j < all.length; j++) {
           const [a, kindA] = all[i]!
           const [b, kindB] = all[j]!
+          if (same.find(a) === same.find(b)) continue
           const [few, many] =
             kindA.parts.length <= kindB.parts.length ? [kindA, kindB] : [kindB, kindA]
-          const isOne = isSubset(few, many) || differInOne(kindA, kindB)
-          if (same.find(a) === same.find(b) || !isOne) continue
+          if (!isSubset(few, many) && !differInOne(kindA, kindB)) continue
           same.join(a, b)
           isChanged = true
         }

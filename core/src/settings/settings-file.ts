@@ -3,7 +3,7 @@ import { TARGET_IDS } from '../emit/index.js'
 import { codeStyleSchema } from '../deliver/code-style.js'
 import { fileLayoutSchema } from '../deliver/file-layout.js'
 import { houseRulesSchema } from '../emit/rules/house-rules.js'
-import { EXTRAS, PICTURE_FORMS, SCRIPTS } from '../emit/target.js'
+import { EXTRAS, PICTURE_FORMS, SCRIPTS, TEMPLATE_PLACES } from '../emit/target.js'
 import { UNITS } from '../emit/styling/units.js'
 import { STYLINGS } from '../emit/styling/styling.js'
 import { LANGUAGE_TAG } from '../meaning/language.js'
@@ -39,12 +39,18 @@ const settingsFileSchema = z.strictObject({
     .describe(
       'How pictures are shown. React and Vue: import (when absent) or public, by their address; Angular: framework, by NgOptimizedImage.',
     ),
+  templates: z
+    .enum(TEMPLATE_PLACES)
+    .optional()
+    .describe(
+      'Where templates of Angular stand: in files of their own when absent, or in the class.',
+    ),
   rules: houseRulesSchema.optional().describe('What is wanted of every element, in this order.'),
   extras: z
     .array(z.enum(EXTRAS))
     .optional()
     .describe(
-      'comments: what of the design a component is; examples: a page of how components are used; sizes: pictures in several sizes, as WebP, of which browsers load the one that fits.',
+      'comments: what of the design a component is; examples: a page of how components are used; sizes: pictures in several sizes, as WebP, of which browsers load the one that fits; tests: a test beside each component (React, Vue, Angular).',
     ),
   code: codeStyleSchema.optional().describe('How code is written.'),
   files: fileLayoutSchema.optional().describe('What files are called and where they lie.'),

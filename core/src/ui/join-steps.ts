@@ -7,6 +7,7 @@ import {
   type UiStep,
   type UiText,
 } from './nodes.js'
+import { isSameValue } from './same-value.js'
 
 /** The tree of a page from a width of the window on, in px. */
 export type UiTreeStep = { readonly fromPx: number; readonly root: UiNode }
@@ -79,24 +80,26 @@ const ordersOf = (
   return (step, node) => moved[step]?.get(node) ?? 0
 }
 
-/** What of a node may differ from step to step, to be compared. */
-const lookOf = (node: UiNode): string => {
-  const holds = childrenInLayout(node).map((c) => c.style.place.kind === 'absolute')
-  const text =
-    node.type === 'control'
-      ? [node.textStyle, node.padding, node.hintColor]
-      : node.type === 'text'
-        ? [node.textStyle, node.align, node.wraps, node.breaksWords]
-        : []
-  const runs = node.type === 'text' ? node.runs : []
-  return JSON.stringify([node.style, holds.includes(true), text, runs])
+/** What of a node may differ from step to step. */
+const lookOf = (node: UiNode): readonly unknown[] => {
+  const isHolder = childrenInLayout(node).some(({ style }) => style.place.kind === 'absolute')
+  switch (node.type) {
+    case 'control':
+      return [node.style, isHolder, node.textStyle, node.padding, node.hintColor]
+    case 'text': {
+      const { style, textStyle, align, wraps, breaksWords, runs } = node
+      return [style, isHolder, textStyle, align, wraps, breaksWords, runs]
+    }
+    default:
+      return [node.style, isHolder]
+  }
 }
 
 /** Line ends that are there at some steps only; the words are the same at all of them. */
 const joinRuns = (texts: readonly (UiText | undefined)[]): readonly UiRun[] => {
   const present = texts.filter((text) => text !== undefined)
   const model = present.at(-1)!
-  const isSame = present.every((text) => JSON.stringify(text.runs) === JSON.stringify(model.runs))
+  const isSame = present.every((text) => isSameValue(text.runs, model.runs))
   if (isSame) return model.runs
   // Positions are counted in characters that are not white space: lines lose those at their ends.
   const breaksOf = (runs: readonly UiRun[]): Set<number> => {
@@ -176,7 +179,7 @@ const joinNode = (
   const look = first.node && lookOf(first.node)
   const isSame = steps.every(
     ({ node, order }) =>
-      node && order === first.order && (node === first.node || lookOf(node) === look),
+      node && order === first.order && (node === first.node || isSameValue(lookOf(node), look)),
   )
   const stepped = isSame && first.order === 0 ? {} : { steps }
   switch (model.type) {

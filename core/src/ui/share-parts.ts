@@ -6,6 +6,7 @@ import {
   type UiState,
   type UiStyle,
 } from './nodes.js'
+import { isSameValue } from './same-value.js'
 
 /** Parts that several pages may have in common. */
 const ROLES = ['banner', 'navigation', 'contentinfo'] as const
@@ -111,8 +112,7 @@ const paintedLike = (node: UiNode, other: UiNode): UiNode => {
   return { ...node, style, textStyle: { ...node.textStyle, ...letters } } as UiNode
 }
 
-const isSamePaint = (a: UiNode, b: UiNode): boolean =>
-  JSON.stringify(paintedLike(a, b)) === JSON.stringify(a)
+const isSamePaint = (a: UiNode, b: UiNode): boolean => isSameValue(paintedLike(a, b), a)
 
 type View = { readonly page: string; readonly pairs: ReadonlyMap<UiNode, UiNode> }
 

@@ -1,6 +1,7 @@
 import type { Design } from '../design/design.js'
 import type { Token } from '../design/token.js'
 import { resolveTokenValue } from '../tokens/resolve.js'
+import { isSameValue } from './same-value.js'
 
 /** A token with its value in the design's first mode, aliases followed. */
 export type ThemeToken = {
@@ -23,7 +24,7 @@ export const buildTheme = (design: Design): UiTheme => {
       const value = resolveTokenValue(byName, token, mode!)
       const modes = others.flatMap((other) => {
         const own = resolveTokenValue(byName, token, other)
-        return JSON.stringify(own) === JSON.stringify(value) ? [] : [[other, own] as const]
+        return isSameValue(own, value) ? [] : [[other, own] as const]
       })
       const more = modes.length > 0 ? { modes: Object.fromEntries(modes) } : {}
       return [token.name, { name: token.name, type: token.type, value, ...more }]

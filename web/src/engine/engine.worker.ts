@@ -131,10 +131,20 @@ const prepareFor = (request: ConvertRequest): ReturnType<typeof prepare> => {
   return prepared.project
 }
 
-const translate = (project: UiProject, target: TargetId) =>
-  inUse
-    ? applyGlossary(project, inUse.entries, inUse.codebase, target)
-    : { project, notes: [] as const }
+type Glossed = Pick<ReturnType<typeof applyGlossary>, 'project' | 'notes'>
+
+/** What the glossary made of a project last: what is run, delivered and said of a conversion begins with it. */
+let glossed:
+  { readonly of: UiProject; readonly target: TargetId; readonly made: Glossed } | undefined
+
+const translate = (project: UiProject, target: TargetId): Glossed => {
+  if (!inUse) return { project, notes: [] }
+  if (glossed?.of !== project || glossed.target !== target) {
+    const made = applyGlossary(project, inUse.entries, inUse.codebase, target)
+    glossed = { of: project, target, made }
+  }
+  return glossed.made
+}
 
 /** The style of the house: what a person has said, and else what the codebase is like. */
 const houseOf = ({ house }: ConvertRequest): HouseStyle =>
@@ -245,7 +255,7 @@ const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
   const { prefix, units, rules } = house
   // What runs here is bundled with its pictures, and has types to be checked by.
   const isOther =
-    (house.pictures !== undefined && house.pictures !== 'import') ||
+    (house.pictures ?? 'import') !== 'import' ||
     house.extras?.includes('sizes') ||
     (house.script === 'javascript' && hasPlainScript)
   const running = await runAs(project.value, request)
@@ -444,6 +454,7 @@ const handlers: Handlers = {
     inUse = next
     ready.clear()
     lastRun = undefined
+    glossed = undefined
   },
   glossary(target) {
     if (!inUse) return undefined

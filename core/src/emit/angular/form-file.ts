@@ -1,12 +1,6 @@
-import {
-  answersName,
-  formWords,
-  printFormFile,
-  propertyName,
-  sendFunction,
-} from '../script/form-file.js'
+import { answersName, formWords, printFormFile, sendFunction } from '../script/form-file.js'
 import { printBlock } from '../script/print-block.js'
-import { quoteString } from '../script/quote-string.js'
+import { quoteKey, quoteString } from '../script/quote-string.js'
 import { concat, hardline, join, type Doc } from '../shared/document.js'
 import type { EmittedFile } from '../shared/emitted-file.js'
 import type { UiField, UiForm } from '../../ui/nodes.js'
@@ -70,7 +64,7 @@ const printControl = ({ name, type, start, isDisabled, validators }: Control): D
   const [only, ...others] = validators
   const checks = others.length === 0 ? only : `[${validators.join(', ')}]`
   return printBlock(
-    `${propertyName(name)}: new FormControl${generic}(${value}, {`,
+    `${quoteKey(name)}: new FormControl${generic}(${value}, {`,
     ['nonNullable: true,', ...(checks === undefined ? [] : [`validators: ${checks},`])],
     '}),',
   )
@@ -97,7 +91,7 @@ export const writeForm = (form: UiForm, name: string, phrases: Phrases): Emitted
       ? `export type ${type} = Record<string, never>;`
       : printBlock(
           `export type ${type} = {`,
-          controls.map((one) => `${propertyName(one.name)}: ${one.type};`),
+          controls.map((one) => `${quoteKey(one.name)}: ${one.type};`),
           '};',
         )
   const file = toFileName(name)

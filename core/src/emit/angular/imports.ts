@@ -10,7 +10,7 @@ import { folderPath, toFileName } from './names.js'
 import type { Import } from './print-class.js'
 
 /** The router's own tags are known everywhere. */
-const ROUTER = new Set(['RouterLink'])
+export const ROUTER_TAGS: ReadonlySet<string> = new Set(['RouterLink'])
 
 /** Directives that attributes bring, by the name of the attribute. */
 const DIRECTIVES: Readonly<Record<string, { readonly name: string; readonly from: string }>> = {
@@ -59,7 +59,7 @@ export const findUsed = (
     folder,
     helpers,
     own,
-    routerTags: ROUTER,
+    routerTags: ROUTER_TAGS,
   })
   const names = namesIn(template)
   const directives = [...names].flatMap((name) => (DIRECTIVES[name] ? [DIRECTIVES[name]] : []))

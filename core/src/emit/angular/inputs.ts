@@ -1,18 +1,10 @@
 import { quoteString } from '../script/quote-string.js'
-import {
-  concat,
-  group,
-  ifBreak,
-  indent,
-  join,
-  line,
-  softline,
-  type Doc,
-} from '../shared/document.js'
+import { concat, group, ifBreak, indent, join, line, type Doc } from '../shared/document.js'
 import type { Prop } from '../shared/prop.js'
 import { choiceTypeOf, findOwner, type Parts } from '../shared/prop-owner.js'
 import { capitalise } from '../../text/names.js'
 import { printBlock } from '../script/print-block.js'
+import { printCall } from '../script/print-call.js'
 import type { Import } from './print-class.js'
 import { toFileName } from './names.js'
 
@@ -87,9 +79,6 @@ export const printInput = (prop: Prop, type: string): Doc => {
   const of = kind === 'choice' || type !== 'string' ? `<${type}>` : ''
   const value = quoteString(String(standard))
   // Prettier keeps a call with a long argument beside its name, and one with a short argument together.
-  if (value.length > LONGEST_ARGUMENT) {
-    const inside = indent(concat([softline, value, ifBreak(',', '')]))
-    return group(concat([`${head} input${of}(`, inside, softline, ');']))
-  }
+  if (value.length > LONGEST_ARGUMENT) return printCall(`${head} input${of}`, [value])
   return group(concat([head, indent(concat([line, `input${of}(${value})`])), ';']))
 }

@@ -1,57 +1,26 @@
 import { printBlock } from '../script/print-block.js'
+import { printImportLine } from '../script/print-import.js'
 import { printProperty } from '../script/print-property.js'
-import { quoteString } from '../script/quote-string.js'
-import {
-  concat,
-  group,
-  hardline,
-  ifBreak,
-  indent,
-  join,
-  line,
-  softline,
-  type Doc,
-} from '../shared/document.js'
+import { quoteKey, quoteString } from '../script/quote-string.js'
+import { concat, group, hardline, indent, join, line, type Doc } from '../shared/document.js'
 import type { Attribute } from '../shared/markup.js'
 import { printDocument } from '../shared/print-document.js'
+import { printTexts } from '../shared/print-texts.js'
 import { textFile, type EmittedFile } from '../shared/emitted-file.js'
 
 const PRINT_WIDTH = 80
 
 export type Import = { readonly names: readonly string[]; readonly from: string }
 
-/** `import { A, B } from "./c";`, a name a line where they are too long for one. */
-const printImport = ({ names, from }: Import): Doc => {
-  const sorted = [...names].sort()
-  // One name alone is never put on a line of its own.
-  if (sorted.length === 1) return `import { ${sorted[0]!} } from ${quoteString(from)};`
-  return group(
-    concat([
-      'import {',
-      indent(concat([line, join(concat([',', line]), sorted), ifBreak(',', '')])),
-      line,
-      `} from ${quoteString(from)};`,
-    ]),
-  )
-}
-
-const inBrackets = (names: readonly string[]): Doc =>
-  group(
-    concat([
-      '[',
-      indent(concat([softline, join(concat([',', line]), names), ifBreak(',', '')])),
-      softline,
-      ']',
-    ]),
-  )
+const printImport = ({ names, from }: Import): Doc =>
+  printImportLine(`{ ${[...names].sort().join(', ')} }`, from)
 
 /** What the element of a component has of itself. */
 const printHost = (host: readonly Attribute[]): readonly Doc[] => {
   if (host.length === 0) return []
   const lines = host.map((one): Doc => {
     const value = one.kind === 'text' ? one.text : one.kind === 'code' ? one.code : ''
-    const name = /^[A-Za-z_$][\w$]*$/.test(one.name) ? one.name : quoteString(one.name)
-    return printProperty(name, quoteString(value))
+    return printProperty(quoteKey(one.name), quoteString(value))
   })
   return [printBlock('host: {', lines, '},')]
 }
@@ -89,7 +58,7 @@ export const printClass = (file: ClassFile): EmittedFile => {
     '@Component({',
     [
       printProperty('selector', quoteString(selector)),
-      ...(uses.length > 0 ? [concat(['imports: ', inBrackets(uses), ','])] : []),
+      ...(uses.length > 0 ? [concat(['imports: ', printTexts(uses), ','])] : []),
       templateLine(template),
       ...(styleUrl === undefined
         ? []

@@ -4,6 +4,7 @@ import type { ProjectStyling, ScreenFile } from '../shared/component-target.js'
 import { entry, jsonFile, scaffold, textFile, type EmittedFile } from '../shared/emitted-file.js'
 import { fontReadme } from '../shared/font-readme.js'
 import { folderOf } from '../../text/file-paths.js'
+import { ABOUT_TESTS } from '../script/print-test.js'
 import { pageHead } from '../shared/entry-page.js'
 import { elementOf, toFileName } from './names.js'
 
@@ -74,7 +75,7 @@ bootstrapApplication(App, appConfig).catch((error: unknown) => {
 `
 
 /** `"polyfills"`: none, as changes are told by signals. */
-const workspace = (name: string, sheet: string) => ({
+const workspace = (name: string, sheet: string, hasTests: boolean) => ({
   $schema: './node_modules/@angular/cli/lib/config/schema.json',
   version: 1,
   cli: { analytics: false },
@@ -104,12 +105,22 @@ const workspace = (name: string, sheet: string) => ({
           builder: '@angular/build:dev-server',
           options: { buildTarget: `${name}:build` },
         },
+        ...(hasTests
+          ? {
+              test: {
+                builder: '@angular/build:unit-test',
+                options: { buildTarget: `${name}:build`, tsConfig: 'tsconfig.spec.json' },
+              },
+            }
+          : {}),
       },
     },
   },
 })
 
-const TSCONFIG = {
+const TESTS = 'src/**/*.spec.ts'
+
+const tsconfig = (hasTests: boolean) => ({
   compilerOptions: {
     target: 'es2022',
     module: 'preserve',
@@ -132,16 +143,20 @@ const TSCONFIG = {
     strictInputAccessModifiers: true,
   },
   include: ['src/**/*.ts'],
-}
+  ...(hasTests ? { exclude: [TESTS] } : {}),
+})
 
-const readme = (sheet: string): string => `# Screens
+/** The same with tests, for what runs them. */
+const TEST_TSCONFIG = { extends: './tsconfig.json', include: ['src/**/*.ts'], exclude: [] }
+
+const readme = (sheet: string, hasTests: boolean): string => `# Screens
 
 \`\`\`sh
 npm install
 npm start
 \`\`\`
 
-\`npm run build\` checks types and templates and writes the site to \`dist\`.
+\`npm run build\` checks types and templates and writes the site to \`dist\`.${hasTests ? ABOUT_TESTS : ''}
 Each screen is a component in \`src/app/screens\`; tokens and fonts are in \`${sheet.endsWith('.scss') ? folderOf(sheet) : sheet}\`.
 `
 
@@ -149,7 +164,7 @@ Each screen is a component in \`src/app/screens\`; tokens and fonts are in \`${s
 export const writeProject = (
   project: UiProject,
   screens: readonly ScreenFile[],
-  { contents, styling, sheet }: ProjectStyling,
+  { contents, styling, sheet, hasTests }: ProjectStyling,
 ): EmittedFile[] => {
   const isRouted = screens.length > 1
   return [
@@ -161,12 +176,13 @@ export const writeProject = (
       textFile('src/app/app.config.ts', config(isRouted)),
       textFile('src/main.ts', MAIN),
       textFile('src/index.html', indexPage(project)),
-      jsonFile('angular.json', workspace('app', sheet)),
-      jsonFile('tsconfig.json', TSCONFIG),
+      jsonFile('angular.json', workspace('app', sheet, hasTests)),
+      jsonFile('tsconfig.json', tsconfig(hasTests)),
+      ...(hasTests ? [jsonFile('tsconfig.spec.json', TEST_TSCONFIG)] : []),
       ...(styling === 'tailwind'
         ? [jsonFile('.postcssrc.json', { plugins: { '@tailwindcss/postcss': {} } })]
         : []),
-      textFile('README.md', readme(sheet) + fontReadme(project)),
+      textFile('README.md', readme(sheet, hasTests) + fontReadme(project)),
     ),
   ]
 }

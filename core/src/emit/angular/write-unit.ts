@@ -37,7 +37,7 @@ import { findUsed } from './imports.js'
 import { printChoice, printThingType, printInput, typeOfInput } from './inputs.js'
 import { printList } from './lists.js'
 import { attributeOf, elementOf, pathOf, toFileName } from './names.js'
-import { printClass, type Import } from './print-class.js'
+import { printClass, type ClassFile, type Import } from './print-class.js'
 import { escapeWords, quoteInAttribute } from './quote.js'
 import { PLACING, standingOf } from './standing.js'
 import { splitRoot, toTemplate, type TemplateOptions } from './to-template.js'
@@ -105,12 +105,25 @@ const FORM_IMPORTS: Import = {
   from: '@angular/forms',
 }
 
-const templateFile = (path: string, nodes: readonly MarkupNode[]): EmittedFile => {
-  const printed = printDocument(
-    concat([printNodes(nodes, { escape: escapeWords }), hardline]),
-    PRINT_WIDTH,
-  )
-  return textFile(`${path}.html`, printed.text, printed.spans)
+/** Signs that mean something in the string a template stands in when it is part of a class. */
+const OF_STRINGS = /[`\\]|\$\{/
+
+/**
+ * Where a template stands: in a file of its own, or in the class, unless there is something in it that would have to be
+ * written otherwise there.
+ */
+const placeTemplate = (
+  path: string,
+  nodes: readonly MarkupNode[],
+  isInside: boolean,
+): { readonly template: ClassFile['template']; readonly files: readonly EmittedFile[] } => {
+  const text = printNodes(nodes, { escape: escapeWords })
+  const printed = printDocument(concat([text, hardline]), PRINT_WIDTH)
+  if (isInside && !OF_STRINGS.test(printed.text)) return { template: { text }, files: [] }
+  return {
+    template: { url: `./${path.slice(path.lastIndexOf('/') + 1)}.html` },
+    files: [textFile(`${path}.html`, printed.text, printed.spans)],
+  }
 }
 
 const styleUrlOf = (name: string, sheet: string | undefined): { readonly styleUrl?: string } =>
@@ -145,6 +158,7 @@ export const writeUnit = (built: BuiltUnit, options: ComponentOptions): EmittedF
   const { isDialog } = finished
   const isPage = unit.kind === 'screen'
   const path = pathOf(folder, unit.name)
+  const placed = placeTemplate(path, [template], options.hasTemplatesInside)
   const imports: Import[] = [
     {
       names: [
@@ -189,7 +203,7 @@ export const writeUnit = (built: BuiltUnit, options: ComponentOptions): EmittedF
     selector: elementOf(unit.name),
     uses: used.uses,
     host: [text('class', styling.flat().join(' '))],
-    template: { url: `./${toFileName(unit.name)}.html` },
+    template: placed.template,
     ...styleUrlOf(unit.name, finished.sheet),
     more: used.isFormElsewhere ? FORM_ELSEWHERE : [],
     imports,
@@ -207,7 +221,7 @@ export const writeUnit = (built: BuiltUnit, options: ComponentOptions): EmittedF
       ...(isDialog ? [[SHOW]] : []),
     ],
   })
-  return [file, templateFile(path, [template]), ...sheetFile(path, finished.sheet)]
+  return [file, ...placed.files, ...sheetFile(path, finished.sheet)]
 }
 
 const privateDialog = (): Doc => printReference('dialog', 'ElementRef<HTMLDialogElement>')
@@ -247,13 +261,14 @@ export const writePart = (part: PartComponent, options: ComponentOptions): Emitt
   const used = findUsed(markup, split.inside, [], 'components', new Set(), options)
   const types = own.map((prop) => typeOfInput(tag, prop.name, parts, '.', tag))
   const path = pathOf('components', tag)
+  const placed = placeTemplate(path, split.inside, options.hasTemplatesInside)
   const file = printClass({
     path: `${path}.ts`,
     name: tag,
     selector: standing.selector,
     uses: used.uses,
     host: split.host,
-    template: { url: `./${toFileName(tag)}.html` },
+    template: placed.template,
     ...styleUrlOf(tag, part.sheet),
     more: used.isFormElsewhere ? FORM_ELSEWHERE : [],
     imports: [
@@ -281,7 +296,7 @@ export const writePart = (part: PartComponent, options: ComponentOptions): Emitt
       used.functions.map(memberOf),
     ],
   })
-  return [file, templateFile(path, split.inside), ...sheetFile(path, part.sheet)]
+  return [file, ...placed.files, ...sheetFile(path, part.sheet)]
 }
 
 /** A component where it is used, in the template of another. */

@@ -22,7 +22,7 @@ type Surroundings = Omit<ImportOptions, 'routerTags'> & {
   readonly forms?: ReadonlySet<string>
 }
 
-const ROUTER = new Set(['Link', 'NavLink'])
+export const ROUTER_TAGS: ReadonlySet<string> = new Set(['Link', 'NavLink'])
 
 const single = (names: Iterable<string>, from: string): Import[] =>
   [...names].map((name) => ({ names: `{ ${name} }`, from: `${from}/${name}` }))
@@ -41,10 +41,10 @@ export const importsOf = (
 ): readonly Import[] => {
   const { tags, pictures, behaviour, components, foreign } = findImports(markup, lists, {
     ...around,
-    routerTags: ROUTER,
+    routerTags: ROUTER_TAGS,
   })
   return [
-    ...together([...router, ...[...tags].filter((tag) => ROUTER.has(tag))], 'react-router'),
+    ...together([...router, ...[...tags].filter((tag) => ROUTER_TAGS.has(tag))], 'react-router'),
     ...pictures.map(({ name, from }) => ({ names: name, from })),
     ...foreign.map(({ tag, component }) => importForeign(tag, component, `src/${around.folder}`)),
     ...single(behaviour, '../behaviour'),

@@ -8,7 +8,9 @@ import { buildHelpers } from './behaviour/files.js'
 import { unitSpelling, writeUnit } from './emit-component.js'
 import { buildIconFile } from './icon-file.js'
 import { emitPart } from './print-part.js'
+import { ROUTER_TAGS } from './imports.js'
 import { buildProjectFiles } from './project-files.js'
+import { writeTest } from './write-test.js'
 
 /** Function components in TypeScript, one file a screen; a router when there are several. */
 export const react = componentTarget({
@@ -35,6 +37,13 @@ export const react = componentTarget({
       '@vitejs/plugin-react',
       'vite',
     ],
+  },
+  tests: {
+    routerTags: ROUTER_TAGS,
+    fieldAttributes: new Set(),
+    tools: ['@testing-library/dom', '@testing-library/react', 'happy-dom', 'vitest'],
+    script: 'vitest run',
+    write: writeTest,
   },
   scripts: viteScripts('tsc --noEmit'),
   plainScripts: viteScripts(),

@@ -21,8 +21,7 @@ import {
   span,
   type Doc,
 } from '../shared/document.js'
-import { printRecords, printTexts } from '../shared/print-texts.js'
-import { quoteString } from '../script/quote-string.js'
+import { printValue } from '../script/print-value.js'
 import { escapeText, quoteAttribute } from './escape.js'
 
 /** Prints JSX so that Prettier leaves it as it is. */
@@ -45,14 +44,9 @@ const printAttribute = (attribute: Attribute): Doc => {
       const all = [...own.map((one) => `\${${one}}`), attribute.base, ...looks, ...given]
       return `${attribute.name}={\`${all.filter(Boolean).join(' ')}\`}`
     }
-    case 'list': {
-      const texts = attribute.texts.map(quoteString)
-      return concat([`${attribute.name}={`, printTexts(texts), '}'])
-    }
-    case 'records': {
-      const rows = attribute.rows.map((values) => values.map(quoteString))
-      return concat([`${attribute.name}={`, printRecords(attribute.fields, rows), '}'])
-    }
+    case 'list':
+    case 'records':
+      return concat([`${attribute.name}={`, printValue(attribute), '}'])
     case 'markup':
       return printShown(attribute.name, attribute.nodes)
     case 'spread':

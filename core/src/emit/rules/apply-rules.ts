@@ -77,16 +77,4 @@ export const applyRules = <T extends MarkupNode>(
   node: T,
   rules: HouseRules,
   spell: (name: string) => string,
-): T =>
-  rules.length === 0
-    ? node
-    : mapElements(node, (element, inside) => {
-        const changed = byRules(element, rules, spell)
-        return {
-          ...changed,
-          attributes: changed.attributes.map((one) =>
-            one.kind === 'markup' ? { ...one, nodes: one.nodes.map(inside) } : one,
-          ),
-          children: changed.children.map(inside),
-        }
-      })
+): T => (rules.length === 0 ? node : mapElements(node, (element) => byRules(element, rules, spell)))

@@ -1,30 +1,17 @@
-import {
-  concat,
-  group,
-  hardline,
-  ifBreak,
-  indent,
-  join,
-  line,
-  softline,
-  type Doc,
-} from '../shared/document.js'
+import { concat, hardline, join, type Doc } from '../shared/document.js'
 import { textFile, type EmittedFile } from '../shared/emitted-file.js'
 import { printDocument } from '../shared/print-document.js'
 import { capitalise, toShortPascal } from '../../text/names.js'
 import { isTick, type UiForm } from '../../ui/nodes.js'
 import type { Phrases } from '../../ui/phrases.js'
-import { quoteString } from './quote-string.js'
+import { printCall } from './print-call.js'
+import { quoteKey, quoteString } from './quote-string.js'
 import { printBlock } from './print-block.js'
 import { printProperty } from './print-property.js'
 
 const PRINT_WIDTH = 80
 /** Longer names would not leave the lines that have them twice in their width. */
 const LONGEST_NAME = 17
-
-/** A name of a property, in quotes where it is no identifier. */
-export const propertyName = (id: string): string =>
-  /^[A-Za-z_$][\w$]*$/.test(id) ? id : quoteString(id)
 
 /** What a form asks, as a type; a tick that is not set is no answer. */
 const answersType = (type: string, { fields }: UiForm): Doc => {
@@ -34,7 +21,7 @@ const answersType = (type: string, { fields }: UiForm): Doc => {
   return printBlock(
     `export type ${type} = {`,
     [...known.values()].map(({ name, control }) =>
-      isTick(control) ? `${propertyName(name)}?: string;` : `${propertyName(name)}: string;`,
+      isTick(control) ? `${quoteKey(name)}?: string;` : `${quoteKey(name)}: string;`,
     ),
     '};',
   )
@@ -56,16 +43,7 @@ export const sendFunction = ({ id, to }: UiForm, type: string): Doc => {
   const send =
     address === undefined
       ? `console.info(${quoteString(id)}, answers);`
-      : group(
-          concat([
-            'await postAnswers(',
-            indent(
-              concat([softline, quoteString(address), ',', line, 'answers', ifBreak(',', '')]),
-            ),
-            softline,
-            ');',
-          ]),
-        )
+      : printCall('await postAnswers', [quoteString(address), 'answers'])
   return concat([
     address === undefined
       ? '/** Gets the answers of the form. Fill in what becomes of them. */'

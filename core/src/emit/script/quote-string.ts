@@ -10,3 +10,7 @@ export const quoteString = (text: string): string => {
   if (doubles <= singles) return inDouble
   return `'${inDouble.slice(1, -1).replaceAll('\\"', '"').replaceAll("'", "\\'")}'`
 }
+
+/** A name as the key of an object: in quotes where it has to be. */
+export const quoteKey = (name: string): string =>
+  /^[A-Za-z_$][\w$]*$/.test(name) ? name : quoteString(name)

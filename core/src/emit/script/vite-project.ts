@@ -3,15 +3,29 @@ import type { ComponentTarget, ProjectStyling } from '../shared/component-target
 import { jsonFile, scaffold, textFile, type EmittedFile } from '../shared/emitted-file.js'
 import { folderOf } from '../../text/file-paths.js'
 import { fontReadme } from '../shared/font-readme.js'
+import { ABOUT_TESTS } from './print-test.js'
 
-const viteConfig = (plugin: string, isTailwind: boolean, options: string): string => `${
-  isTailwind ? 'import tailwindcss from "@tailwindcss/vite";\n' : ''
-}import ${plugin} from "@vitejs/plugin-${plugin}";
-import { defineConfig } from "vite";
+const viteConfig = (
+  plugin: string,
+  isTailwind: boolean,
+  options: string,
+  hasTests: boolean,
+): string => {
+  const plugins = `[${plugin}(${options})${isTailwind ? ', tailwindcss()' : ''}]`
+  const config = hasTests
+    ? `{
+  base: "./",
+  plugins: ${plugins},
+  test: { environment: "happy-dom" },
+}`
+    : `{ base: "./", plugins: ${plugins} }`
+  return `${isTailwind ? 'import tailwindcss from "@tailwindcss/vite";\n' : ''}import ${plugin} from "@vitejs/plugin-${plugin}";
+import { defineConfig } from "${hasTests ? 'vitest/config' : 'vite'}";
 
 // A relative base lets the built site stand in any folder.
-export default defineConfig({ base: "./", plugins: [${plugin}(${options})${isTailwind ? ', tailwindcss()' : ''}] });
+export default defineConfig(${config});
 `
+}
 
 const tsconfig = (more: object) => ({
   compilerOptions: {
@@ -42,14 +56,14 @@ const jsconfig = (more: object) => ({
   include: ['src'],
 })
 
-const readme = (sheet: string, isPlain: boolean): string => `# Screens
+const readme = (sheet: string, isPlain: boolean, hasTests: boolean): string => `# Screens
 
 \`\`\`sh
 npm install
 npm run dev
 \`\`\`
 
-\`npm run build\` ${isPlain ? '' : 'checks the types and '}writes the site to \`dist\`.
+\`npm run build\` ${isPlain ? '' : 'checks the types and '}writes the site to \`dist\`.${hasTests ? ABOUT_TESTS : ''}
 Each screen is a component in \`src/screens\`; tokens and fonts are in \`${sheet.endsWith('.scss') ? folderOf(sheet) : sheet}\`.
 `
 
@@ -72,17 +86,17 @@ export const viteScripts = (check?: string): ComponentTarget['scripts'] => ({
 export const viteFiles = (
   project: UiProject,
   plugin: string,
-  { styling, sheet, isPlain, hasPublicPictures }: ProjectStyling,
+  { styling, sheet, isPlain, hasPublicPictures, hasTests }: ProjectStyling,
   options: object = {},
 ): EmittedFile[] => {
   // Vue would make modules of the addresses in templates.
   const asTheyAre =
     hasPublicPictures && plugin === 'vue' ? '{ template: { transformAssetUrls: false } }' : ''
   return scaffold(
-    textFile('vite.config.ts', viteConfig(plugin, styling === 'tailwind', asTheyAre)),
+    textFile('vite.config.ts', viteConfig(plugin, styling === 'tailwind', asTheyAre, hasTests)),
     isPlain
       ? jsonFile('jsconfig.json', jsconfig(options))
       : jsonFile('tsconfig.json', tsconfig(options)),
-    textFile('README.md', readme(sheet, isPlain) + fontReadme(project)),
+    textFile('README.md', readme(sheet, isPlain, hasTests) + fontReadme(project)),
   )
 }

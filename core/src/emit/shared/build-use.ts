@@ -7,7 +7,7 @@ import {
 } from '../../codebase/codebase.js'
 import type { UiLink, UiNode, UiUse } from '../../ui/nodes.js'
 import type { MarkupOptions } from './build-markup.js'
-import { fillPartial, rootOf } from './fill-partial.js'
+import { fillPartial, rootOf, type GivenToPartial } from './fill-partial.js'
 import { isClass, text, type Attribute, type MarkupElement, type MarkupNode } from './markup.js'
 
 /** How a target writes components of the codebase. */
@@ -110,15 +110,13 @@ const give = (
   return { attributes, children }
 }
 
-/** The markup of a partial in the place of a node: it stands where it is used, as if written by hand. */
-const buildPartial = (
+/** What a partial is given, and what pressing it does. */
+const giveToPartial = (
   node: UiNode,
-  { component, given }: UiUse,
-  options: MarkupOptions,
+  { given }: UiUse,
+  { dialect }: MarkupOptions,
   build: (child: UiNode) => MarkupElement,
-  placing: readonly string[],
-): readonly MarkupNode[] => {
-  const { dialect } = options
+): GivenToPartial & { readonly heard: readonly Attribute[] } => {
   const values = new Map<string, Literal>()
   const places = new Map<string, readonly MarkupNode[]>()
   const heard: Attribute[] = []
@@ -144,25 +142,26 @@ const buildPartial = (
         if (value.act) heard.push(...dialect.act(value.act, false, true))
     }
   }
-  const nodes = fillPartial(component, { values, places })
-  const root = rootOf(nodes)
-  if (!root) return nodes
-  const marks = options.marks ? [text('data-layer', node.layer)] : []
+  return { values, places, heard }
+}
+
+/** The root of a partial where it is used: with the classes that place it after its own. */
+const placePartial = (
+  root: MarkupElement,
+  layer: string,
+  placing: readonly string[],
+  more: readonly Attribute[],
+  classAttribute: string,
+): MarkupElement => {
   const own = root.attributes.find(isClass)
   const kept = own?.kind === 'text' ? own.kept : undefined
-  const classes: Attribute[] =
-    kept === undefined && placing.length === 0
-      ? []
-      : [
-          {
-            name: dialect.classAttribute,
-            kind: 'text',
-            text: placing.join(' '),
-            ...(kept === undefined ? {} : { kept }),
-          },
-        ]
+  const classes: Attribute = {
+    ...text(classAttribute, placing.join(' ')),
+    ...(kept === undefined ? {} : { kept }),
+  }
   const others = root.attributes.filter((one) => !isClass(one))
-  return [{ ...root, layer: node.layer, attributes: [...classes, ...others, ...heard, ...marks] }]
+  const isPlain = kept === undefined && placing.length === 0
+  return { ...root, layer, attributes: [...(isPlain ? [] : [classes]), ...others, ...more] }
 }
 
 /** A button that sends its form says so, where its component can. */
@@ -187,53 +186,46 @@ export const buildUse = (
 ): MarkupElement => {
   const { dialect, styling } = options
   const { component } = use
+  const { layer } = node
   const placing = styling.node(node).filter((name) => styling.isPlacing(name))
+  const marks = options.marks ? [text('data-layer', layer)] : []
+  const classes = (names: readonly string[]): Attribute[] =>
+    names.length > 0 ? [text(dialect.classAttribute, names.join(' '))] : []
+  /** The element around it; `own`: what is said of it where it stands for the node. */
+  const around = (
+    children: readonly MarkupNode[],
+    own: readonly Attribute[] | undefined,
+  ): MarkupElement => ({
+    kind: 'element',
+    tag: wrapper?.tag ?? (options.isPhrase ? 'span' : 'div'),
+    content: 'blocks',
+    ...(own ? { layer } : {}),
+    attributes: [...(wrapper?.attributes ?? []), ...(own ?? [])],
+    children,
+  })
   if (component.partial) {
-    const nodes = buildPartial(node, use, options, build, placing)
+    const given = giveToPartial(node, use, options, build)
+    const nodes = fillPartial(component, given)
     const root = rootOf(nodes)
-    if (root && !wrapper) return root
-    const isPlaced = root === undefined
-    return {
-      kind: 'element',
-      tag: wrapper?.tag ?? (options.isPhrase ? 'span' : 'div'),
-      content: 'blocks',
-      ...(isPlaced ? { layer: node.layer } : {}),
-      attributes: [
-        ...(wrapper?.attributes ?? []),
-        ...(isPlaced && placing.length > 0
-          ? [text(dialect.classAttribute, placing.join(' '))]
-          : []),
-        ...(isPlaced && options.marks ? [text('data-layer', node.layer)] : []),
-      ],
-      children: nodes,
-    }
+    if (!root) return around(nodes, [...classes(placing), ...marks])
+    const more = [...given.heard, ...marks]
+    const placed = placePartial(root, layer, placing, more, dialect.classAttribute)
+    return wrapper ? around([placed], undefined) : placed
   }
   const filled = give(node, use, options, build)
   const { placedBy } = component
-  const tag = dialect.use.tag(component)
-  const marks = options.marks ? [text('data-layer', node.layer)] : []
   const isWrapped = wrapper !== undefined || (placing.length > 0 && placedBy === undefined)
-  const classes = (names: readonly string[]): Attribute[] =>
-    names.length > 0 ? [text(dialect.classAttribute, names.join(' '))] : []
   const own = isWrapped || placedBy === undefined ? [] : classes(placing)
   const element: MarkupElement = {
     kind: 'element',
-    tag,
+    tag: dialect.use.tag(component),
     foreign: component,
     isUse: true,
     content: filled.children.some(({ kind }) => kind === 'text') ? 'text' : 'blocks',
     attributes: [...filled.attributes, ...sends(node, use), ...own],
     children: filled.children,
   }
-  if (!isWrapped && !options.marks) return { ...element, layer: node.layer }
+  if (!isWrapped && !options.marks) return { ...element, layer }
   // With marks it must be found by its layer, whether its component hands attributes on or not.
-  const around = isWrapped ? placing : styling.flat()
-  return {
-    kind: 'element',
-    tag: wrapper?.tag ?? (options.isPhrase ? 'span' : 'div'),
-    content: 'blocks',
-    layer: node.layer,
-    attributes: [...(wrapper?.attributes ?? []), ...classes(around), ...marks],
-    children: [element],
-  }
+  return around([element], [...classes(isWrapped ? placing : styling.flat()), ...marks])
 }

@@ -14,10 +14,11 @@ import type { Icon } from './icons.js'
 import type { Doc } from './document.js'
 import { text, type MarkupElement } from './markup.js'
 import { buildUsageFile } from './usage-file.js'
+import { planTests, type ComponentTest, type TestOptions } from './component-tests.js'
 import { withLineBefore } from './with-comment.js'
 import { namesValues } from '../rules/house-rules.js'
 import type { PartComponent } from './prop.js'
-import { withoutUnusedSizes } from './picture-facts.js'
+import { listPictureFacts, withoutUnusedSizes } from './picture-facts.js'
 import { planPictureSizes } from './picture-sizes.js'
 import {
   buildUnits,
@@ -44,6 +45,8 @@ export type ComponentOptions = UnitOptions & {
   readonly parts: ReadonlyMap<string, PartComponent>
   /** Types stand in comments. */
   readonly isPlain: boolean
+  /** Templates stand in the class they belong to, where they can. */
+  readonly hasTemplatesInside: boolean
 }
 
 export type ScreenFile = { readonly component: string; readonly route: string }
@@ -57,6 +60,8 @@ export type ProjectStyling = {
   readonly isPlain: boolean
   /** Pictures are shown by their addresses, and are no modules. */
   readonly hasPublicPictures: boolean
+  /** Components have tests beside them. */
+  readonly hasTests: boolean
   /** The class of an element that takes no part in the layout. */
   contents(): string
 }
@@ -72,6 +77,8 @@ export type ComponentTarget = {
   readonly places: {
     /** The file that has the markup of a component. */
     markupOf(folder: Folder, name: string): string
+    /** The file that has it where it has none of its own. */
+    classOf?(folder: Folder, name: string): string
     readonly assets: string
     /** Where they are when they are not modules, for targets that have a choice. */
     readonly publicAssets?: string
@@ -93,6 +100,7 @@ export type ComponentTarget = {
   writeHelpers(
     used: ReadonlySet<Helper>,
     classes: (kind: 'problems' | 'status') => string,
+    hasTemplatesInside: boolean,
   ): readonly EmittedFile[]
   /** The files around the screens. */
   writeProject(
@@ -109,6 +117,12 @@ export type ComponentTarget = {
     readonly versions?: Partial<Record<Dependency, string>>
   }
   readonly scripts: Readonly<Record<string, string>>
+  /** How its components are tested. */
+  readonly tests: Omit<TestOptions, 'plan'> & {
+    readonly tools: readonly Dependency[]
+    readonly script: string
+    write(test: ComponentTest, options: ComponentOptions): EmittedFile
+  }
   /** How Prettier is set beside its width. */
   readonly formatting?: object
 }
@@ -160,6 +174,8 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
   id: kind.id,
   label: kind.label,
   stylings: kind.stylings,
+  hasTests: true,
+  hasTemplateFiles: kind.places.classOf !== undefined,
   hasPlainScript: kind.plainScripts !== undefined,
   emit(
     given,
@@ -170,6 +186,7 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
       prefix,
       units: lengths,
       pictures,
+      templates,
       rules = [],
       extras = [],
     },
@@ -177,6 +194,7 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
     const { spellName = (name) => name } = kind
     const pictureSizes = extras.includes('sizes') ? planPictureSizes(given) : undefined
     const project = pictureSizes?.project ?? given
+    const hasTests = extras.includes('tests') && !marks
     const isPlain = script === 'javascript' && kind.plainScripts !== undefined
     const stylingId = stylingIn(kind.stylings, wanted)
     const publicFolder = pictures === 'public' ? kind.places.publicAssets : undefined
@@ -219,12 +237,29 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
       forms,
       spelling,
       rules,
-      ...(pictureSizes ? { pictureSizes } : {}),
+      pictures: {
+        facts: listPictureFacts(
+          project.assets,
+          (id) => {
+            const file = assets.get(id)?.file
+            return file === undefined ? undefined : spelling.picture(plan.variables.get(id)!, file)
+          },
+          pictureSizes?.scaled,
+          spelling.attribute?.('srcset'),
+        ),
+        sizes: pictureSizes?.sizes,
+      },
       hasOwnPictures: pictures === 'framework',
     }
     const { units, parts } = buildUnits(unitOptions)
     const byTag = new Map(parts.map((part) => [part.tag, part]))
-    const options: ComponentOptions = { ...unitOptions, helpers, parts: byTag, isPlain }
+    const options: ComponentOptions = {
+      ...unitOptions,
+      helpers,
+      parts: byTag,
+      isPlain,
+      hasTemplatesInside: templates === 'class',
+    }
     const about = (files: readonly EmittedFile[], name: string, words: string): EmittedFile[] => {
       const { before, comment } = kind.commentPlace(name)
       // Without types, what a component is given stands there.
@@ -241,9 +276,18 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
         options,
       ).flatMap((part) => about(kind.writePart(part, options), part.tag, aboutPart(part))),
     ]
+    const written = new Set(components.map(({ path }) => path))
+    const markupOf = (inside: Folder, name: string): string => {
+      const path = places.markupOf(inside, name)
+      return written.has(path) ? path : (places.classOf?.(inside, name) ?? path)
+    }
     if ([...forms.values()].some(({ to }) => to.kind === 'endpoint')) helpers.add('postAnswers')
     const behaviour = [
-      ...kind.writeHelpers(helpers, (what) => styling.message(what).join(' ')),
+      ...kind.writeHelpers(
+        helpers,
+        (what) => styling.message(what).join(' '),
+        options.hasTemplatesInside,
+      ),
       ...[...forms].map(([name, form]) => kind.writeForm(form, name, project.phrases)),
     ]
     const around = kind.writeProject(
@@ -255,19 +299,26 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
         sheet,
         isPlain,
         hasPublicPictures: publicFolder !== undefined,
+        hasTests,
       },
     )
+    const tests = hasTests
+      ? planTests(units, parts, { plan, ...kind.tests }).map((one) =>
+          kind.tests.write(one, options),
+        )
+      : []
     const source = styling.stylesheet()
     const { runtime, router, tools, versions } = kind.packages
     return {
       files: withoutUnusedSizes([
         ...components,
+        ...tests,
         ...behaviour,
         ...around,
         ...(extras.includes('examples')
           ? buildUsageFile(parts, {
               nameOf: (tag) => tag,
-              pathOf: (tag) => places.markupOf('components', tag),
+              pathOf: (tag) => markupOf('components', tag),
               print: (use) => kind.printUse(use, options),
             })
           : []),
@@ -280,7 +331,10 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
             name: toKebab(project.name, 'screens'),
             private: true,
             type: 'module',
-            scripts: isPlain ? kind.plainScripts : kind.scripts,
+            scripts: {
+              ...(isPlain ? kind.plainScripts : kind.scripts),
+              ...(hasTests ? { test: kind.tests.script } : {}),
+            },
             dependencies: dependencies([
               ...runtime,
               ...(isRouted ? [router] : []),
@@ -288,9 +342,16 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
             ]),
             devDependencies: {
               ...dependencies(
-                (['prettier', 'sass', 'tailwindcss', 'typescript', ...tools] as const).filter(
-                  (name) => isNeededBy(styling.id, name) && !(isPlain && isOfTypes(name)),
-                ),
+                (
+                  [
+                    'prettier',
+                    'sass',
+                    'tailwindcss',
+                    'typescript',
+                    ...tools,
+                    ...(hasTests ? kind.tests.tools : []),
+                  ] as const
+                ).filter((name) => isNeededBy(styling.id, name) && !(isPlain && isOfTypes(name))),
               ),
               ...versions,
             },
@@ -303,13 +364,13 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
       components: parts.map(({ id, tag, props, uses }) => ({
         part: id,
         tag,
-        path: places.markupOf('components', tag),
+        path: markupOf('components', tag),
         props,
         uses,
       })),
       pages: Object.fromEntries(
         screens.flatMap(({ page, name, route }) =>
-          screensOf(page).map((key) => [key, { path: places.markupOf('screens', name), route }]),
+          screensOf(page).map((key) => [key, { path: markupOf('screens', name), route }]),
         ),
       ),
     }

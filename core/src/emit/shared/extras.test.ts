@@ -71,6 +71,31 @@ test.each([
   expect(page).toBe(await format(page, { parser: 'markdown' }))
 })
 
+test.each([
+  ['react', 'FindCard.test.tsx', '<FindCard title="Gull" text="Low" foot="Seen at 6" />'],
+  [
+    'vue',
+    'FindCard.test.ts',
+    'mount(FindCard, { props: { title: "Gull", text: "Low", foot: "Seen at 6", }, })',
+  ],
+  ['angular', 'find-card.spec.ts', 'setInput("foot", "Seen at 6")'],
+] as const)('%s tests that a component shows what it is given', async (target, file, shows) => {
+  expect(textAt(emit(target, []), file)).toBe('')
+  const files = emit(target, ['tests'])
+  const code = textAt(files, file)
+  expect(code.replace(/\s+/g, ' ')).toContain(shows)
+  for (const words of ['Gull', 'Low', 'Seen at 6']) expect(code).toContain(`toContain("${words}")`)
+  expect(code).toBe(await format(code, { parser: 'typescript' }))
+  expect(JSON.parse(textAt(files, 'package.json'))).toMatchObject({
+    scripts: { test: expect.any(String) },
+    devDependencies: { vitest: expect.any(String) },
+  })
+})
+
+test.each(['html', 'flutter'] as const)('%s has nothing that could be tested so', (target) => {
+  expect(emit(target, ['tests'])).toEqual(emit(target, []))
+})
+
 test('a line is put before a place that is there, and nowhere else', () => {
   const file = {
     path: 'a.ts',

@@ -110,11 +110,8 @@ export const code = (name: string, value: string): Attribute => ({
 })
 export const spread = (code: string): Attribute => ({ name: '', kind: 'spread', code })
 
-/**
- * Markup with other elements. `change` is given each with what goes on inside: to what stands in it, and to what is shown in its
- * attributes.
- */
-export const mapElements = <T extends MarkupNode>(
+/** `change` is given each element with what goes on inside: to what stands in it, and to what is shown in its attributes. */
+const walkElements = <T extends MarkupNode>(
   node: T,
   change: (element: MarkupElement, inside: (one: MarkupNode) => MarkupNode) => MarkupElement,
 ): T => {
@@ -141,13 +138,58 @@ export const mapAttributes = <T extends MarkupNode>(
   node: T,
   change: (attribute: Attribute, element: MarkupElement) => Attribute,
 ): T =>
-  mapElements(node, (element, inside) => ({
+  walkElements(node, (element, inside) => ({
     ...element,
     attributes: element.attributes.map((one) =>
       one.kind === 'markup' ? { ...one, nodes: one.nodes.map(inside) } : change(one, element),
     ),
     children: element.children.map(inside),
   }))
+
+/** Markup with other elements, from the outside in; what stands in them, and what is shown in their attributes, is changed too. */
+export const mapElements = <T extends MarkupNode>(
+  node: T,
+  change: (element: MarkupElement) => MarkupElement,
+): T =>
+  walkElements(node, (element, inside) => {
+    const changed = change(element)
+    return {
+      ...changed,
+      attributes: changed.attributes.map((one) =>
+        one.kind === 'markup' ? { ...one, nodes: one.nodes.map(inside) } : one,
+      ),
+      children: changed.children.map(inside),
+    }
+  })
+
+/** What stands directly in some markup, and is shown in its attributes. */
+const insideOf = (node: MarkupNode): readonly MarkupNode[] => {
+  switch (node.kind) {
+    case 'element':
+      return [
+        ...node.attributes.flatMap((one) => (one.kind === 'markup' ? one.nodes : [])),
+        ...node.children,
+      ]
+    case 'loop':
+      return [node.template]
+    case 'when':
+      return [node.content]
+    case 'block':
+      return node.children
+    default:
+      return []
+  }
+}
+
+/** Calls `see` with every element in some markup, from the outside in. */
+export const eachElement = (node: MarkupNode, see: (element: MarkupElement) => void): void => {
+  if (node.kind === 'element') see(node)
+  for (const one of insideOf(node)) eachElement(one, see)
+}
+
+/** Whether something holds of an element in some markup, wherever it stands there. */
+export const isInMarkup = (node: MarkupNode, isSo: (element: MarkupElement) => boolean): boolean =>
+  (node.kind === 'element' && isSo(node)) || insideOf(node).some((one) => isInMarkup(one, isSo))
 
 /** What fills a place of its own between the tags of a component. */
 export const inPlace = (

@@ -21,6 +21,7 @@ const keyOf = (source: Attribute): string | undefined =>
 const srcsetOf = (
   scaled: readonly { readonly id: string; readonly widthPx: number }[],
   sourceOf: (asset: string) => Attribute | undefined,
+  name: string,
 ): Attribute | undefined => {
   const sources = scaled.map(({ id, widthPx }) => ({ source: sourceOf(id), widthPx }))
   const isCode = sources.some(({ source }) => source?.kind === 'code')
@@ -29,14 +30,18 @@ const srcsetOf = (
     return source?.kind === 'text' ? [`${source.text} ${widthPx}w`] : []
   })
   if (words.length === 0) return undefined
-  return isCode ? code('srcset', `\`${words.join(', ')}\``) : text('srcset', words.join(', '))
+  return isCode ? code(name, `\`${words.join(', ')}\``) : text(name, words.join(', '))
 }
 
-/** The facts about pictures, by what shows them. `sourceOf`: the attribute that shows an asset. */
+/**
+ * The facts about pictures, by what shows them. `sourceOf`: the attribute that shows an asset; `srcsetName`: what HTML's
+ * `srcset` is called.
+ */
 export const listPictureFacts = (
   assets: readonly UiAsset[],
   sourceOf: (asset: string) => Attribute | undefined,
   scaled?: PictureSizes['scaled'],
+  srcsetName = 'srcset',
 ): ReadonlyMap<string, PictureFacts> => {
   const facts = new Map<string, PictureFacts>()
   for (const { id, content } of assets) {
@@ -44,7 +49,7 @@ export const listPictureFacts = (
     const source = size && sourceOf(id)
     const key = source && keyOf(source)
     if (!size || key === undefined) continue
-    const srcset = srcsetOf(scaled?.get(id) ?? [], sourceOf)
+    const srcset = srcsetOf(scaled?.get(id) ?? [], sourceOf, srcsetName)
     facts.set(key, { ...size, ...(srcset ? { srcset } : {}) })
   }
   return facts
@@ -52,34 +57,29 @@ export const listPictureFacts = (
 
 /**
  * Markup in which pictures say what is known of them; one that is not the same for all that use a component cannot. `sizes`:
- * how wide they are shown, by layer. `spell`: what an attribute of HTML is called.
+ * how wide they are shown, by layer.
  */
 export const withPictureFacts = (
   markup: MarkupElement,
   facts: ReadonlyMap<string, PictureFacts>,
   sizes: PictureSizes['sizes'] = new Map(),
-  spell: (name: string) => string = (name) => name,
 ): MarkupElement => {
   const said = ({ layer }: MarkupElement, { width, height, srcset }: PictureFacts): Attribute[] => {
     const shown = layer === undefined ? undefined : sizes.get(layer)
     return [
-      ...(srcset && shown !== undefined
-        ? [{ ...srcset, name: spell('srcset') } as Attribute, text('sizes', shown)]
-        : []),
+      ...(srcset && shown !== undefined ? [srcset, text('sizes', shown)] : []),
       text('width', String(width)),
       text('height', String(height)),
     ]
   }
   if (facts.size === 0) return markup
-  return mapElements(markup, (element, inside) => {
-    const attributes = element.attributes.flatMap((one): readonly Attribute[] => {
-      const isSource = element.tag === 'img' && one.name === 'src'
-      const found = isSource ? facts.get(keyOf(one) ?? '') : undefined
-      if (found) return [one, ...said(element, found)]
-      return [one.kind === 'markup' ? { ...one, nodes: one.nodes.map(inside) } : one]
-    })
-    return { ...element, attributes, children: element.children.map(inside) }
-  })
+  return mapPictures(markup, (picture) => ({
+    ...picture,
+    attributes: picture.attributes.flatMap((one) => {
+      const found = one.name === 'src' ? facts.get(keyOf(one) ?? '') : undefined
+      return found ? [one, ...said(picture, found)] : [one]
+    }),
+  }))
 }
 
 /** Markup with its pictures changed. */
@@ -87,17 +87,7 @@ export const mapPictures = (
   markup: MarkupElement,
   change: (picture: MarkupElement) => MarkupElement,
 ): MarkupElement =>
-  mapElements(markup, (element, inside) =>
-    element.tag === 'img'
-      ? change(element)
-      : {
-          ...element,
-          attributes: element.attributes.map((one) =>
-            one.kind === 'markup' ? { ...one, nodes: one.nodes.map(inside) } : one,
-          ),
-          children: element.children.map(inside),
-        },
-  )
+  mapElements(markup, (element) => (element.tag === 'img' ? change(element) : element))
 
 /** Files without the sizes of pictures that no code names. */
 export const withoutUnusedSizes = (files: readonly EmittedFile[]): readonly EmittedFile[] => {

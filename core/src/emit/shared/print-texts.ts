@@ -32,7 +32,7 @@ export const printRecords = (
   ])
 }
 
-/** Texts, in quotes already, as a list: on one line where they fit, else each on its own. */
+/** Values, as code has them, as a list: on one line where they fit, else each on its own. */
 export const printTexts = (texts: readonly string[]): Doc =>
   texts.length === 0
     ? '[]'

@@ -16,7 +16,7 @@ import { buildMarkup, CURRENT_PAGE, findTabPanels, type Dialect } from './build-
 import type { UseSpelling } from './build-use.js'
 import { ComponentCode, type CodeSpelling } from './component-code.js'
 import { applyRules } from '../rules/apply-rules.js'
-import { listPictureFacts, mapPictures, withPictureFacts } from './picture-facts.js'
+import { mapPictures, withPictureFacts, type PictureFacts } from './picture-facts.js'
 import type { PictureSizes } from './picture-sizes.js'
 import type { HouseRules } from '../rules/house-rules.js'
 import type { ComponentPlan } from './component-plan.js'
@@ -103,8 +103,11 @@ export type UnitOptions = {
   readonly forms: Map<string, UiForm>
   /** What the house wants of every element. */
   readonly rules?: HouseRules
-  /** The sizes pictures come in, where they come in several. */
-  readonly pictureSizes?: PictureSizes
+  /** What pages say of pictures, by what shows them, and how wide they are shown; nothing is said where it is absent. */
+  readonly pictures?: {
+    readonly facts: ReadonlyMap<string, PictureFacts>
+    readonly sizes: PictureSizes['sizes'] | undefined
+  }
   /** Pictures are shown in the framework's own way, where it has one. */
   readonly hasOwnPictures?: boolean
 }
@@ -372,18 +375,12 @@ export const dress = (
 /** Markup with the sizes of its pictures, as the rules of the house want it. */
 export const completeMarkup = (
   markup: MarkupElement,
-  { rules = [], spelling, plan, project, pictureSizes, hasOwnPictures = false }: UnitOptions,
+  { rules = [], spelling, pictures, hasOwnPictures = false }: UnitOptions,
 ): MarkupElement => {
-  const sourceOf = (id: string): Attribute | undefined => {
-    const file = plan.assets.get(id)?.file
-    return file === undefined ? undefined : spelling.picture(plan.variables.get(id)!, file)
-  }
-  const spell = (name: string): string => spelling.attribute?.(name) ?? name
-  const facts = listPictureFacts(project.assets, sourceOf, pictureSizes?.scaled)
-  const sized = withPictureFacts(markup, facts, pictureSizes?.sizes, spell)
+  const sized = pictures ? withPictureFacts(markup, pictures.facts, pictures.sizes) : markup
   const { ownPicture } = spelling
   const shown = hasOwnPictures && ownPicture ? mapPictures(sized, ownPicture) : sized
-  return applyRules(shown, rules, spell)
+  return applyRules(shown, rules, (name) => spelling.attribute?.(name) ?? name)
 }
 
 /** Puts what repeats into lists, panels where they belong, and classes as they are delivered. */

@@ -1,5 +1,6 @@
 import type { Doc } from './document.js'
-import { isClass, type MarkupElement } from './markup.js'
+import { asExample } from './example.js'
+import type { MarkupElement } from './markup.js'
 import { printDocument } from './print-document.js'
 import { textFile, type EmittedFile } from './emitted-file.js'
 import type { PartComponent, Prop } from './prop.js'
@@ -14,14 +15,6 @@ export type UsageSpelling = {
 
 const PRINT_WIDTH = 80
 const USAGE_FILE = 'COMPONENTS.md'
-
-/** What is shown in a component says nothing of how it is used, and where it stands is its user's affair. */
-const asExample = (use: MarkupElement): MarkupElement => ({
-  ...use,
-  attributes: use.attributes
-    .filter((one) => !isClass(one))
-    .map((one) => (one.kind === 'markup' ? { ...one, nodes: [{ kind: 'text', text: '…' }] } : one)),
-})
 
 const inCode = (text: string): string => `\`${text}\``
 

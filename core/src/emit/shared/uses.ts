@@ -2,7 +2,7 @@ import type { Helper } from './component-code.js'
 import type { ComponentPlan } from './component-plan.js'
 import type { DataList } from './lists.js'
 import type { CodeComponent } from '../../codebase/codebase.js'
-import { isComponentTag, type MarkupNode } from './markup.js'
+import { eachElement, isComponentTag, type MarkupNode } from './markup.js'
 import type { Folder } from './units.js'
 
 /** Helpers that markup names itself. */
@@ -25,40 +25,19 @@ type Uses = {
   readonly foreign: Map<string, CodeComponent>
 }
 
-const scan = (node: MarkupNode, uses: Uses): void => {
-  switch (node.kind) {
-    case 'element':
-      if (node.foreign) uses.foreign.set(node.tag, node.foreign)
-      else uses.tags.add(node.tag)
-      for (const one of node.attributes) {
-        if (one.kind === 'code') {
-          uses.codes.add(one.code)
-          // A text that is put together names what it is made of.
-          for (const [, name] of one.code.matchAll(/\$\{(\w+)\}/g)) uses.codes.add(name!)
-        }
-        if (one.kind === 'markup') for (const inner of one.nodes) scan(inner, uses)
-      }
-      for (const child of node.children) scan(child, uses)
-      return
-    case 'loop':
-      scan(node.template, uses)
-      return
-    case 'when':
-      scan(node.content, uses)
-      return
-    case 'block':
-      for (const child of node.children) scan(child, uses)
-      return
-    case 'slot':
-    case 'text':
-    case 'expression':
-  }
-}
-
 /** What some markup and the lists beside it refer to: tags, and code in attributes and in lists. */
 const findUses = (markup: MarkupNode, lists: readonly DataList[]): Uses => {
   const uses: Uses = { tags: new Set(), codes: new Set(), foreign: new Map() }
-  scan(markup, uses)
+  eachElement(markup, ({ tag, attributes, foreign }) => {
+    if (foreign) uses.foreign.set(tag, foreign)
+    else uses.tags.add(tag)
+    for (const one of attributes) {
+      if (one.kind !== 'code') continue
+      uses.codes.add(one.code)
+      // A text that is put together names what it is made of.
+      for (const [, name] of one.code.matchAll(/\$\{(\w+)\}/g)) uses.codes.add(name!)
+    }
+  })
   for (const { fields, rows } of lists) {
     fields.forEach(({ kind }, i) => {
       if (kind === 'code') for (const { values } of rows) uses.codes.add(String(values[i]))

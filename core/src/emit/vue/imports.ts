@@ -15,7 +15,7 @@ type Surroundings = Omit<ImportOptions, 'routerTags'> & {
 }
 
 /** The router's own tags are known everywhere. */
-const ROUTER = new Set(['RouterLink'])
+export const ROUTER_TAGS: ReadonlySet<string> = new Set(['RouterLink'])
 
 const named = (names: readonly string[], from: string): Doc[] =>
   names.length > 0 ? [printImportLine(`{ ${[...names].sort().join(', ')} }`, from)] : []
@@ -31,7 +31,7 @@ export const importsOf = (
 ): readonly Doc[] => {
   const { pictures, behaviour, components, foreign } = findImports(markup, lists, {
     ...around,
-    routerTags: ROUTER,
+    routerTags: ROUTER_TAGS,
   })
   return [
     ...named(functions, 'vue'),

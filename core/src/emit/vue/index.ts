@@ -4,9 +4,11 @@ import { componentTarget } from '../shared/component-target.js'
 import { printTags } from '../shared/print-tags.js'
 import { asTagComment } from '../shared/with-comment.js'
 import { writeHelpers } from './behaviour/files.js'
+import { ROUTER_TAGS } from './imports.js'
 import { escapeWords } from './print-file.js'
 import { writeProject } from './project-files.js'
 import { toTemplate } from './to-template.js'
+import { writeTest } from './write-test.js'
 import { unitSpelling, writeIcon, writePart, writeUnit } from './write-unit.js'
 
 /** Of one word are elements of HTML, now and later: components have two, as Vue's style guide has it. */
@@ -35,6 +37,13 @@ export const vue = componentTarget({
     router: 'vue-router',
     runtime: ['vue'],
     tools: ['@tailwindcss/vite', '@vitejs/plugin-vue', 'vite', 'vue-tsc'],
+  },
+  tests: {
+    routerTags: ROUTER_TAGS,
+    fieldAttributes: new Set(),
+    tools: ['@vue/test-utils', 'happy-dom', 'vitest'],
+    script: 'vitest run',
+    write: writeTest,
   },
   scripts: viteScripts('vue-tsc --noEmit'),
 })

@@ -1,5 +1,6 @@
 import type { Ruling } from '../../design/role.js'
 import type { LayoutNode } from '../../layout/index.js'
+import { keysIn } from '../../responsive/tree.js'
 import { RolePage } from './page.js'
 import type { RoleReading } from './reading.js'
 import { readAvatars, readBadges, readCards } from './recognise/cards.js'
@@ -67,14 +68,18 @@ const readTree = (
 
 /**
  * What each layer of a page is, by its key. Takes the page's trees from wide to narrow: what is on several of them
- * is what it is on the widest.
+ * is what it is on the widest, and a tree that has no other layers than wider ones tells nothing new.
  */
 export const readRoles = (
   trees: readonly LayoutNode[],
   options: RoleOptions,
 ): ReadonlyMap<string, RoleReading> => {
   const roles = new Map<string, RoleReading>()
+  const seen = new Set<string>()
   for (const tree of trees) {
+    const keys = keysIn(tree)
+    if ([...keys].every((key) => seen.has(key))) continue
+    for (const key of keys) seen.add(key)
     for (const [key, reading] of readTree(tree, options, roles).readings) roles.set(key, reading)
   }
   return roles

@@ -78,13 +78,21 @@ export const roomBetween = (a: View, b: View): number =>
 /** Whether two things have a part of their height in common. */
 export const isInLine = (a: View, b: View): boolean => a.y < b.y + b.height && a.y + a.height > b.y
 
+/** Views are made anew for each page; many recognisers ask what they say. */
+const said = new WeakMap<View, string>()
+
 /** The words a view shows. */
-export const saidBy = (view: View): string =>
-  view.texts
+export const saidBy = (view: View): string => {
+  const known = said.get(view)
+  if (known !== undefined) return known
+  const words = view.texts
     .map(({ node: { layer } }) => (layer.type === 'text' ? textOf(layer) : ''))
     .join(' ')
     .replace(/\s+/g, ' ')
     .trim()
+  said.set(view, words)
+  return words
+}
 
 /** What stands beside a view in its parent, itself not counted. */
 export const siblingsOf = (view: View): readonly View[] =>

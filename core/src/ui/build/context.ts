@@ -9,6 +9,7 @@ import type { AssetCollector } from '../asset-collector.js'
 import type { ControlIds } from '../control-ids.js'
 import type { UiBorder, UiNode } from '../nodes.js'
 import type { Target } from '../targets.js'
+import { isSameValue } from '../same-value.js'
 
 /** What building the nodes of one page needs to know and collects. */
 export type BuildContext = {
@@ -53,15 +54,12 @@ export type Surroundings = {
   readonly isInTable?: boolean
 }
 
-const isSameBorder = (a: UiBorder | undefined, b: UiBorder | undefined): boolean =>
-  a === b || JSON.stringify(a) === JSON.stringify(b)
-
 /** Whether a node becomes the same in both places. */
 export const isSamePlace = (a: Surroundings, b: Surroundings): boolean =>
   a.parent === b.parent &&
   a.isInLink === b.isInLink &&
   a.isInTable === b.isInTable &&
-  isSameBorder(a.border, b.border)
+  isSameValue(a.border, b.border)
 
 /** Builds the node a layer becomes: those that hold others are given it. */
 export type BuildChild = (context: BuildContext, node: LayoutNode, around: Surroundings) => UiNode

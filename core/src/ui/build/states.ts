@@ -3,13 +3,12 @@ import type { LayoutNode } from '../../layout/index.js'
 import { CONTROL_ROLES } from '../../meaning/roles/index.js'
 import type { StateName } from '../../meaning/states.js'
 import type { UiNode, UiState, UiStyle } from '../nodes.js'
+import { isSameValue } from '../same-value.js'
 import type { BuildContext, Surroundings } from './context.js'
 import { buildStyle } from './style.js'
 
 /** Parts of a style that a state may change without moving anything. */
 const LOOKS = ['fills', 'border', 'corners', 'effects', 'opacity', 'blend'] as const
-
-const isSame = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b)
 
 /** A layer with the paint of another, and everything else its own. */
 const repainted = (layer: Layer, other: Layer): Layer => {
@@ -27,7 +26,7 @@ const repainted = (layer: Layer, other: Layer): Layer => {
 
 /** The look of a node with what differs between two layers changed; undefined when nothing does. */
 const restyled = (style: UiStyle, rest: UiStyle, other: UiStyle): UiStyle | undefined => {
-  const changed = LOOKS.filter((look) => !isSame(rest[look], other[look]))
+  const changed = LOOKS.filter((look) => !isSameValue(rest[look], other[look]))
   if (changed.length === 0) return undefined
   const looks = Object.fromEntries(changed.map((look) => [look, other[look]]))
   return { ...style, ...looks, tokens: other.tokens } as UiStyle

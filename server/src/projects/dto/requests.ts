@@ -15,6 +15,7 @@ import {
   LANGUAGE_TAG,
   LIBRARIES,
   PICTURE_FORMS,
+  TEMPLATE_PLACES,
   SCRIPTS,
   UNITS,
   STYLINGS,
@@ -27,6 +28,7 @@ import {
   EXTRAS,
   type Extra,
   type PictureForm,
+  type TemplatePlace,
   type Script,
   type Units,
 } from '@unimorph/core'
@@ -119,6 +121,12 @@ export class SettingsDto {
   @IsOptional()
   @IsSetting('pictures')
   pictures?: PictureForm
+
+  /** Where templates of Angular stand; in files of their own when absent. */
+  @ApiProperty({ required: false, enum: TEMPLATE_PLACES })
+  @IsOptional()
+  @IsSetting('templates')
+  templates?: TemplatePlace
 
   /** What is wanted of every element. */
   @ApiProperty({ required: false, type: [Object], example: [{ rule: 'no-arbitrary-values' }] })

@@ -31,6 +31,7 @@ export type Settings = Readonly<
       | 'prefix'
       | 'units'
       | 'pictures'
+      | 'templates'
       | 'rules'
       | 'extras'
       | 'code'

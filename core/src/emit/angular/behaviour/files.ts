@@ -100,12 +100,14 @@ export function usePage(title: string, about = "") {
 }
 `
 
-const FORM_MESSAGES = `import { ChangeDetectionStrategy, Component, input } from "@angular/core";
+const formMessages = (
+  template: string,
+): string => `import { ChangeDetectionStrategy, Component, input } from "@angular/core";
 
 /** What is wrong with the answers of a form, and what became of them. */
 @Component({
   selector: "app-form-messages",
-  templateUrl: "./form-messages.html",
+  ${template},
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: {
     class: "contents",
@@ -119,14 +121,30 @@ export class FormMessages {
 
 /** An opening tag on one line, or with an attribute a line where it is too long for one. */
 // The words of the status are no child: white space around them would keep an empty one in sight.
-const messagesTemplate = (problems: string, status: string): string =>
-  `${openingTag('', 'div', ['role="alert"', `class="${problems}"`])}
-  @for (problem of problems(); track problem) {
-    <p>{{ problem }}</p>
-  }
-</div>
-${openingTag('', 'p', ['role="status"', '[textContent]="status()"', `class="${status}"`], '</p>')}
+const messagesTemplate = (indent: string, problems: string, status: string): string =>
+  `${openingTag(indent, 'div', ['role="alert"', `class="${problems}"`])}
+${indent}  @for (problem of problems(); track problem) {
+${indent}    <p>{{ problem }}</p>
+${indent}  }
+${indent}</div>
+${openingTag(indent, 'p', ['role="status"', '[textContent]="status()"', `class="${status}"`], '</p>')}
 `
+
+/** The messages of a form, with their template in a file of its own or inside. */
+const messageFiles = (
+  path: string,
+  classes: (kind: 'problems' | 'status') => string,
+  isInside: boolean,
+): EmittedFile[] => {
+  const template = (indent: string): string =>
+    messagesTemplate(indent, classes('problems'), classes('status'))
+  if (isInside)
+    return [textFile(`${path}.ts`, formMessages(`template: \`\n${template('    ')}  \``))]
+  return [
+    textFile(`${path}.ts`, formMessages('templateUrl: "./form-messages.html"')),
+    textFile(`${path}.html`, template('')),
+  ]
+}
 
 const FILES = {
   ...DOM_HELPERS,
@@ -141,6 +159,7 @@ export const helperPath = (name: string): string => `../behaviour/${toFileName(n
 export const writeHelpers = (
   used: ReadonlySet<Helper>,
   classes: (kind: 'problems' | 'status') => string,
+  hasTemplatesInside: boolean,
 ): EmittedFile[] => {
   const folder = 'src/app/behaviour'
   const files = [
@@ -151,12 +170,5 @@ export const writeHelpers = (
     ...(used.has('useForm') ? [textFile(`${folder}/sent-form.ts`, SENT_FORM)] : []),
   ]
   if (!used.has('FormMessages')) return files
-  return [
-    ...files,
-    textFile(`${folder}/form-messages.ts`, FORM_MESSAGES),
-    textFile(
-      `${folder}/form-messages.html`,
-      messagesTemplate(classes('problems'), classes('status')),
-    ),
-  ]
+  return [...files, ...messageFiles(`${folder}/form-messages`, classes, hasTemplatesInside)]
 }

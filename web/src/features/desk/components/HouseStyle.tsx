@@ -10,6 +10,7 @@ import {
   type Extra,
   type TargetId,
   type PictureForm,
+  type TemplatePlace,
   type Script,
   type Units,
 } from '@unimorph/core'
@@ -110,6 +111,11 @@ const ANGULAR_PICTURE_OPTIONS = [
   ['framework', 'by NgOptimizedImage'],
 ] as const
 
+const TEMPLATE_OPTIONS = [
+  ['file', 'in files of their own'],
+  ['class', 'in the class'],
+] as const
+
 const AS_IT_COMES = {
   code: undefined,
   files: undefined,
@@ -117,20 +123,31 @@ const AS_IT_COMES = {
   prefix: undefined,
   units: undefined,
   pictures: undefined,
+  templates: undefined,
   rules: undefined,
   extras: undefined,
 } as const
 
 const NO_EXTRAS: readonly Extra[] = []
 const EXTRA_LABELS: Readonly<Record<Extra, string>> = {
-  comments: 'A comment at each component: what of the design it is',
-  examples: 'A page of how each component is used (COMPONENTS.md)',
-  sizes: 'Pictures in several sizes, as WebP, beside those of the design',
+  comments: 'Comments: what of the design they are',
+  examples: 'A page of how components are used',
+  sizes: 'Pictures in several sizes, as WebP',
+  tests: 'Tests: components show what they are given',
 }
 
 /** Pages have no components to be explained, and Flutter picks sizes of pictures in its own way. */
-const hasExtra = (target: TargetId, extra: Extra): boolean =>
-  extra === 'sizes' ? target !== 'flutter' : target !== 'html'
+const hasExtra = (target: TargetId, extra: Extra): boolean => {
+  switch (extra) {
+    case 'sizes':
+      return target !== 'flutter'
+    case 'tests':
+      return TARGETS[target].hasTests === true
+    case 'comments':
+    case 'examples':
+      return target !== 'html'
+  }
+}
 
 const NAME_OPTIONS = [
   ['', 'as the target has it'],
@@ -230,6 +247,7 @@ export const HouseStyle = ({ onClose }: { readonly onClose: () => void }) => {
     prefix,
     units,
     pictures,
+    templates,
     extras = NO_EXTRAS,
     code = {},
     files = {},
@@ -242,6 +260,8 @@ export const HouseStyle = ({ onClose }: { readonly onClose: () => void }) => {
   const changeFiles = (changes: Partial<FileLayout>): void =>
     changeSettings({ files: without({ ...files, ...changes }) })
   const renamed = Object.entries(files.renamed ?? {})
+  // What is being filled in stays open when the last name is taken out.
+  const [hadFolders] = useState(files.folders !== undefined)
   const isDart = target === 'flutter'
   return (
     <Modal title="House style" isOpen onClose={onClose} size="broad">
@@ -300,6 +320,16 @@ export const HouseStyle = ({ onClose }: { readonly onClose: () => void }) => {
               }
             />
           )}
+          {TARGETS[target].hasTemplateFiles && (
+            <Select
+              label="Templates"
+              value={templates ?? 'file'}
+              options={TEMPLATE_OPTIONS}
+              onChange={(value) =>
+                changeSettings({ templates: read(value, 'file') as TemplatePlace | undefined })
+              }
+            />
+          )}
           {!isDart &&
             CODE_ROWS.map(({ field, label, options }) => (
               <Select
@@ -311,62 +341,70 @@ export const HouseStyle = ({ onClose }: { readonly onClose: () => void }) => {
               />
             ))}
         </fieldset>
-        <fieldset className="flex min-w-0 flex-col gap-2">
-          <legend className="mb-2 font-semibold">Files</legend>
-          <Select
-            label="Names"
-            value={files.names ?? ''}
-            options={NAME_OPTIONS}
-            onChange={(value) =>
-              changeFiles({ names: (value || undefined) as FileLayout['names'] })
-            }
-          />
-          {target !== 'html' && (
-            <TextField
-              key={`prefix ${prefix ?? ''}`}
-              label="Component prefix"
-              value={prefix ?? ''}
-              placeholder="nothing"
-              help="A capital letter, and up to 11 letters or digits"
-              isRight={(text) => /^[A-Z][A-Za-z0-9]{0,11}$/.test(text)}
-              onChange={(value) => changeSettings({ prefix: value })}
-            />
-          )}
-          <p className="mt-2 text-sm text-soft">Folders, where they have other names:</p>
-          {FOLDERS.map((name) => (
-            <TextField
-              key={`${name} ${files.folders?.[name] ?? ''}`}
-              label={name}
-              placeholder={name}
-              help="Letters, digits, - and _, with / between folders"
-              isCode
-              isRight={isSafePath}
-              value={files.folders?.[name] ?? ''}
+        <div className="flex min-w-0 flex-col gap-5">
+          <fieldset className="flex flex-col gap-2">
+            <legend className="mb-2 font-semibold">Files</legend>
+            <Select
+              label="Names"
+              value={files.names ?? ''}
+              options={NAME_OPTIONS}
               onChange={(value) =>
-                changeFiles({ folders: without({ ...files.folders, [name]: value }) })
+                changeFiles({ names: (value || undefined) as FileLayout['names'] })
               }
             />
-          ))}
-        </fieldset>
+            {target !== 'html' && (
+              <TextField
+                key={`prefix ${prefix ?? ''}`}
+                label="Component prefix"
+                value={prefix ?? ''}
+                placeholder="nothing"
+                help="A capital letter, and up to 11 letters or digits"
+                isRight={(text) => /^[A-Z][A-Za-z0-9]{0,11}$/.test(text)}
+                onChange={(value) => changeSettings({ prefix: value })}
+              />
+            )}
+            <details open={hadFolders}>
+              <summary className="cursor-pointer text-sm">
+                Folders, where they have other names
+              </summary>
+              <div className="mt-2 flex flex-col gap-2">
+                {FOLDERS.map((name) => (
+                  <TextField
+                    key={`${name} ${files.folders?.[name] ?? ''}`}
+                    label={name}
+                    placeholder={name}
+                    help="Letters, digits, - and _, with / between folders"
+                    isCode
+                    isRight={isSafePath}
+                    value={files.folders?.[name] ?? ''}
+                    onChange={(value) =>
+                      changeFiles({ folders: without({ ...files.folders, [name]: value }) })
+                    }
+                  />
+                ))}
+              </div>
+            </details>
+          </fieldset>
+          <fieldset className="text-sm">
+            <legend className="font-semibold">Also delivered</legend>
+            {EXTRAS.filter((extra) => hasExtra(target, extra)).map((extra) => (
+              <label key={extra} className="mt-1 flex items-center gap-2">
+                <input
+                  type="checkbox"
+                  checked={extras.includes(extra)}
+                  onChange={({ target: { checked } }) => {
+                    const next = EXTRAS.filter((one) =>
+                      one === extra ? checked : extras.includes(one),
+                    )
+                    changeSettings({ extras: next.length > 0 ? next : undefined })
+                  }}
+                />
+                {EXTRA_LABELS[extra]}
+              </label>
+            ))}
+          </fieldset>
+        </div>
       </div>
-      <fieldset className="mt-5 text-sm">
-        <legend className="font-semibold">Also delivered</legend>
-        {EXTRAS.filter((extra) => hasExtra(target, extra)).map((extra) => (
-          <label key={extra} className="mt-1 flex items-center gap-2">
-            <input
-              type="checkbox"
-              checked={extras.includes(extra)}
-              onChange={({ target: { checked } }) => {
-                const next = EXTRAS.filter((one) =>
-                  one === extra ? checked : extras.includes(one),
-                )
-                changeSettings({ extras: next.length > 0 ? next : undefined })
-              }}
-            />
-            {EXTRA_LABELS[extra]}
-          </label>
-        ))}
-      </fieldset>
       {!isDart && <RulesEditor />}
       {renamed.length > 0 && (
         <section className="mt-5">

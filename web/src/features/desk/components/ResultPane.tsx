@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useLayoutEffect, useReducer, useRef, useState } from 'react'
 import { useDesk } from '../model/desk-store'
 import { beginWith, changeFrames } from '../model/result-frames'
+import { resultWatch } from '../model/result-watch'
 import { useForms } from '../model/forms-store'
 import { toCodeKeys, toShownKey, useWidths } from '../model/widths-store'
 
@@ -127,6 +128,14 @@ export const ResultPane = ({
   }, [keepsSpare, mark, picks, post, seen])
 
   const isBusy = isStale || frames.some((frame) => frame.html !== undefined && frame.id !== shown)
+  useEffect(() => {
+    if (!keepsSpare) return
+    resultWatch.say(isBusy ? 'older' : 'newest')
+  }, [isBusy, keepsSpare])
+  useEffect(() => {
+    if (!keepsSpare) return
+    return () => resultWatch.say(undefined)
+  }, [keepsSpare])
   const tall = Math.min(TALLEST_PX, Math.max(height, heights[seen] ?? height))
   return (
     <div

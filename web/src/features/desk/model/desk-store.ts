@@ -39,7 +39,10 @@ import {
   type Settings,
   type StoredEdit,
 } from '../../../shared/lib/api'
+import { bundleOnce } from './bundle'
+import { buildPreviewFiles } from './preview-html'
 import { createQueue } from './queue'
+import { resultWatch } from './result-watch'
 import { loadFonts } from '../../../shared/lib/fonts-store'
 import { showProblem } from '../../../shared/lib/toast-store'
 
@@ -146,8 +149,16 @@ const inUse = (found: ProjectCodebase | undefined): CodebaseInUse | undefined =>
 const selectedBy = (scope: Scope): readonly string[] =>
   scope.kind === 'all' ? [] : scope.kind === 'screen' ? [scope.screen] : scope.keys
 
+/** The project whose codebase the code may need; undefined where it has none. */
+export const codebaseProject = ({
+  codebase,
+  project,
+}: Pick<DeskState, 'codebase' | 'project'>): string | undefined => codebase && project?.id
+
 /** So long nothing is done before other targets are made ready, and between them. */
 const BREATH_MS = 150
+/** For so long what is said of a conversion waits for what is run of it to be seen. */
+const LONGEST_SHOWING_MS = 250
 /** What takes longer to convert is not converted to what nobody has asked for. */
 const LONGEST_AHEAD_MS = 600
 
@@ -223,16 +234,21 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
       // The code of another target is shown at once, before it is built and runs.
       const early = isOther ? engine.call('translate', request) : undefined
       const run = engine.call('run', request)
-      const whole = engine.call('convert', request)
       // Where one fails the others do: it is told once.
-      for (const one of [run, whole]) one.catch(() => undefined)
+      run.catch(() => undefined)
       if (early) {
         const shown = await early
         if (turn === converting) set({ early: shown })
       }
       const running = await run
-      if (turn === converting) set({ running })
-      const converted = await whole
+      if (turn !== converting) return
+      // It is built while the desk is drawn anew.
+      void bundleOnce(running, buildPreviewFiles, codebaseProject(get()))
+      set({ running })
+      // Building and showing it needs all that the machine has.
+      await resultWatch.seen(LONGEST_SHOWING_MS)
+      if (turn !== converting) return
+      const converted = await engine.call('convert', request)
       // A later change is already on its way; its result is the one to show.
       if (turn !== converting) return
       set({ converted, early: undefined })

@@ -95,7 +95,7 @@ const angularEntry = (tag: string, _pictures: unknown, path: string): string =>
 import { FormControl, FormGroup, ReactiveFormsModule } from "@angular/forms";
 import { bootstrapApplication } from "@angular/platform-browser";
 import { provideRouter, withHashLocation } from "@angular/router";
-import { ${tag} as Part } from "${path.replace(/^src\//, './').replace(/\.html$/, '')}";
+import { ${tag} as Part } from "${path.replace(/^src\//, './').replace(/\.(?:html|ts)$/, '')}";
 const pictures = {};
 class AnyForm extends FormGroup {
   get() {

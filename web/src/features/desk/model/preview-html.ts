@@ -154,6 +154,15 @@ export const toSources = (files: readonly EmittedFile[]): PreviewFile[] => {
 export const buildBundleFiles = ({ files }: Pick<Running, 'files'>): PreviewFile[] =>
   toSources(files)
 
+export const isApp = ({ target }: Pick<Running, 'target'>): boolean => target !== 'html'
+
+/** What must be bundled for a result to run: an app, or what defines the elements of a codebase that pages use. */
+export const buildPreviewFiles = (running: Running): readonly PreviewFile[] | undefined => {
+  if (running.files.length === 0) return undefined
+  const files = isApp(running) ? buildBundleFiles(running) : buildElementFiles(running)
+  return files.length > 0 ? files : undefined
+}
+
 const escapeText = (text: string): string =>
   text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;')
 

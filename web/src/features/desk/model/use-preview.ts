@@ -1,23 +1,15 @@
 import { useEffect, useMemo } from 'react'
-import type { PreviewFile } from '../../../shared/lib/api'
 import type { Running } from '../../../engine/protocol'
 import {
   buildAppPreview,
-  buildBundleFiles,
   buildElementFiles,
   buildHtmlPreview,
+  buildPreviewFiles,
+  isApp,
 } from './preview-html'
+import { NO_SCRIPTS } from './bundle'
 import { useDesk } from './desk-store'
-import { NO_SCRIPTS, useBundle } from './use-bundle'
-
-const isApp = ({ target }: Running): boolean => target !== 'html'
-
-/** What must be bundled: an app, or what defines the elements of a codebase that pages use. */
-const filesOf = (running: Running): readonly PreviewFile[] | undefined => {
-  if (running.files.length === 0) return undefined
-  const files = isApp(running) ? buildBundleFiles(running) : buildElementFiles(running)
-  return files.length > 0 ? files : undefined
-}
+import { useBundle } from './use-bundle'
 
 export type Preview = {
   /** The page to run; while that of the newest result is being built, the one before, which is then stale. */
@@ -29,7 +21,7 @@ export type Preview = {
 
 /** The page to run for a result: at once for HTML, after bundling for apps. */
 export const usePreview = (running: Running | undefined, page: string | undefined): Preview => {
-  const bundled = useBundle(running, filesOf)
+  const bundled = useBundle(running, buildPreviewFiles)
   const setBuildErrors = useDesk((s) => s.setBuildErrors)
   useEffect(() => {
     const isOfThis = bundled?.of === running && bundled && 'errors' in bundled.bundle
