@@ -8,6 +8,7 @@ import { unzipSync } from 'fflate'
 import pixelmatch from 'pixelmatch'
 import { PNG } from 'pngjs'
 import { Desk, test } from './desk.js'
+import { settled } from './settled.js'
 
 const CLI = resolve(__dirname, '../../cli/bin/unimorph.mjs')
 // Text is drawn through two different paths of the browser; their antialiasing differs a little.
@@ -48,7 +49,7 @@ const compare = async (
   await page.goto(`/api/projects/${id}/thumbnail`)
   const drawn = await shoot(page, width, height)
   await page.goto(address, { waitUntil: 'networkidle' })
-  await page.evaluate(() => document.fonts.ready)
+  await settled(page)
   const shown = await shoot(page, width, height)
   return (
     pixelmatch(drawn.data, shown.data, undefined, width, height, { threshold: 0.15 }) /

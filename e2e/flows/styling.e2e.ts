@@ -5,6 +5,7 @@ import { join, resolve } from 'node:path'
 import { promisify } from 'node:util'
 import { expect, type Page } from '@playwright/test'
 import { Desk, test } from './desk.js'
+import { settled } from './settled.js'
 
 const ROOT = resolve(__dirname, '../..')
 const CLI = join(ROOT, 'cli/bin/unimorph.mjs')
@@ -65,6 +66,7 @@ const looksOn = async (page: Page, site: string, width: number): Promise<readonl
     return route.fulfill({ path: join(site, path === '/' ? 'index.html' : path) })
   })
   await page.goto('http://site.test/', { waitUntil: 'networkidle' })
+  await settled(page)
   return page.evaluate(() => {
     const properties =
       'color backgroundColor backgroundImage backgroundSize fontSize fontWeight fontStyle lineHeight letterSpacing textAlign textDecorationLine textTransform whiteSpace borderTopWidth borderLeftWidth borderTopStyle opacity mixBlendMode filter rotate translate zIndex objectFit overflowX overflowY outlineWidth cursor display position gap padding margin appearance pointerEvents'.split(
@@ -116,8 +118,10 @@ for (const [design, target, stylings] of [
       for (const [i, site] of sites.entries())
         looks[names[i]!] = withoutProblems(await looksOn(page, site, width))
       for (const name of stylings) {
-        const others = looks['tailwind']!.filter((look, i) => look !== looks[name]![i])
-        expect({ name, others: others.slice(0, 3) }).toEqual({ name, others: [] })
+        const others = looks['tailwind']!.flatMap((look, i) =>
+          look === looks[name]![i] ? [] : [{ look, is: looks[name]![i] }],
+        )
+        expect({ name, width, others: others.slice(0, 3) }).toEqual({ name, width, others: [] })
         expect(looks[name]).toHaveLength(looks['tailwind']!.length)
       }
     }
