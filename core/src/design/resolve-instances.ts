@@ -1,8 +1,15 @@
 import type { ComponentSet, Design, Screen } from './design.js'
 import type { Interaction } from './interaction.js'
 import type { Bind } from './component.js'
-import type { ComponentLayer, FrameLayer, InstanceLayer, Layer, TextLayer } from './layer.js'
-import { mapLayers } from './walk.js'
+import {
+  isContainer,
+  type ComponentLayer,
+  type FrameLayer,
+  type InstanceLayer,
+  type Layer,
+  type TextLayer,
+} from './layer.js'
+import { mapChildren, mapLayers } from './walk.js'
 
 type Props = Record<string, string | boolean>
 
@@ -55,12 +62,26 @@ export type InstanceResolver = {
   screens(): readonly Screen[]
 }
 
+/**
+ * What layers are with their instances resolved, by the components that were there: designs differ by an edit, and share what
+ * that does not touch. So do they when they are resolved.
+ */
+const resolvedWith = new WeakMap<Design['components'], WeakMap<Layer, Layer>>()
+
+const memoryOf = ({ components }: Design): WeakMap<Layer, Layer> => {
+  const known = resolvedWith.get(components) ?? new WeakMap<Layer, Layer>()
+  resolvedWith.set(components, known)
+  return known
+}
+
 /** Resolves the instances of a checked design; `onInstance` hears of each, with the key it has in its screen. */
 export const createInstanceResolver = (
   design: Design,
   onInstance?: (instance: InstanceLayer) => void,
 ): InstanceResolver => {
   const sets = new Map(design.components.map((set) => [set.key, set]))
+  // Who wants to hear of each instance hears of those, too, that were resolved before.
+  const known = onInstance ? new WeakMap<Layer, Layer>() : memoryOf(design)
 
   const resolve = (instance: InstanceLayer): FrameLayer => {
     onInstance?.(instance)
@@ -90,15 +111,22 @@ export const createInstanceResolver = (
     }
   }
 
+  const resolveIn = (layer: Layer): Layer => {
+    if (layer.type !== 'instance' && !isContainer(layer)) return layer
+    const before = known.get(layer)
+    if (before) return before
+    const resolved = layer.type === 'instance' ? resolve(layer) : mapChildren(layer, resolveIn)
+    known.set(layer, resolved)
+    return resolved
+  }
+
   const { interactions } = design
   const isSaid = interactions !== undefined && Object.keys(interactions).length > 0
   return {
     resolve,
     screens: () =>
       design.screens.map((screen) => {
-        const resolved = mapLayers(screen, (layer) =>
-          layer.type === 'instance' ? resolve(layer) : layer,
-        ) as Screen
+        const resolved = resolveIn(screen) as Screen
         return isSaid
           ? (mapLayers(resolved, (layer) =>
               withInteraction(layer, interactions[layer.key]),

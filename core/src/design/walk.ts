@@ -48,6 +48,21 @@ export const measureBoxes = (screen: Layer): Map<string, Box> => {
   return boxes
 }
 
+/** A container with other layers in it; the same object where `change` changes, adds and removes none of them. */
+export const mapChildren = <T extends ContainerLayer>(
+  layer: T,
+  change: (child: Layer) => Layer | undefined,
+): T => {
+  const children: Layer[] = []
+  let changed = false
+  for (const child of layer.children) {
+    const next = change(child)
+    if (next !== child) changed = true
+    if (next) children.push(next)
+  }
+  return changed ? { ...layer, children } : layer
+}
+
 /**
  * Replaces layers from the bottom up. `change` returns the same layer to keep it, another to replace it,
  * or undefined to remove it. Untouched parts stay the same objects, so `===` means "nothing changed".
@@ -55,14 +70,5 @@ export const measureBoxes = (screen: Layer): Map<string, Box> => {
 export const mapLayers = <T extends Layer>(
   layer: T,
   change: (layer: Layer) => Layer | undefined,
-): Layer | undefined => {
-  if (!isContainer(layer)) return change(layer)
-  const children: Layer[] = []
-  let changed = false
-  for (const child of layer.children) {
-    const next = mapLayers(child, change)
-    if (next !== child) changed = true
-    if (next) children.push(next)
-  }
-  return change(changed ? ({ ...layer, children } as ContainerLayer) : layer)
-}
+): Layer | undefined =>
+  change(isContainer(layer) ? mapChildren(layer, (child) => mapLayers(child, change)) : layer)

@@ -16,8 +16,6 @@ export type DrawingOptions = {
   readonly assets: Readonly<Record<string, Asset>>
   /** Write each layer's key as `data-key`, so that a page can tell what was pointed at. */
   readonly keys?: boolean
-  /** Put before every id of the drawing. */
-  readonly idPrefix?: string
   readonly measure?: TextMeasure
   /** Fonts to carry inside the drawing, for places where nothing can be loaded. */
   readonly fonts?: readonly Font[]
@@ -295,7 +293,7 @@ const drawLayerAt = (pen: Pen, layer: Layer): string => {
  * whose view is the layer's box. All text from the design is escaped; nothing outside is referred to.
  */
 export const drawLayer = (layer: Layer, options: DrawingOptions): string => {
-  const context = new DrawingContext(options.assets, options.idPrefix ?? 'd')
+  const context = new DrawingContext(options.assets)
   const pen: Pen = {
     context,
     keys: options.keys ?? false,

@@ -10,11 +10,7 @@ export class DrawingContext {
   private count = 0
   private readonly shared = new Map<string, string>()
 
-  constructor(
-    readonly assets: Readonly<Record<string, Asset>>,
-    /** Put before every id, so that several drawings can stand in one page. */
-    private readonly prefix: string,
-  ) {}
+  constructor(readonly assets: Readonly<Record<string, Asset>>) {}
 
   /** The id of a definition, made at its first use and shared by everything that asks for the same. */
   defineOnce(key: string, build: (id: string) => string): string {
@@ -26,7 +22,7 @@ export class DrawingContext {
   }
 
   define(build: (id: string) => string): string {
-    const id = `${this.prefix}${++this.count}`
+    const id = `d${++this.count}`
     this.definitions.push(build(id))
     return id
   }

@@ -1,6 +1,6 @@
 import {
   applyEdits,
-  drawLayer,
+  createSheetDrawer,
   isContainer,
   measureBoxes,
   resolveInstances,
@@ -10,21 +10,24 @@ import {
   type Edit,
   type Font,
   type Layer,
+  type Screen,
+  type SheetDrawer,
 } from '@unimorph/core'
 import type { Behaviour, Drawn, LayerRow } from './protocol'
 
 /** A design with its edits applied, and its screens with their instances resolved. */
-export type Edited = { readonly design: Design; readonly screens: readonly Layer[] }
+export type Edited = { readonly design: Design; readonly screens: readonly Screen[] }
 
 export const applyAndResolve = (design: Design, edits: readonly Edit[]): Edited => {
   const edited = applyEdits(design, edits).design
   return { design: edited, screens: resolveInstances(edited) }
 }
 
-/** The screens as drawings and as rows for the outline. */
+/** The screens as drawings and as rows for the outline. `drawSheets` remembers what it has drawn before. */
 export const drawScreens = (
   { design, screens: resolved }: Edited,
   fonts: readonly Font[] = [],
+  drawSheets: SheetDrawer = createSheetDrawer(),
 ): Drawn => {
   const own = new Set<string>()
   walkScreens(design, (layer) => own.add(layer.key))
@@ -55,12 +58,12 @@ export const drawScreens = (
       }
     })
   })
-  const screens = resolved.map((screen, i) => ({
+  const screens = resolved.map((screen) => ({
     key: screen.key,
     name: screen.name,
     width: screen.box.width,
     height: screen.box.height,
-    svg: drawLayer(screen, { assets: design.assets, fonts, idPrefix: `s${i}-` }),
+    sheets: drawSheets(screen, { assets: design.assets, fonts }),
   }))
   return { screens, layers, behaviour, forms: design.forms ?? {} }
 }

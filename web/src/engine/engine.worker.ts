@@ -7,6 +7,7 @@ import {
   compileStyles,
   coverDesign,
   createMeasure,
+  createSheetDrawer,
   decodeBase64,
   drawLayer,
   examineWidths,
@@ -74,6 +75,7 @@ import type {
 let pending: Design | undefined
 let current: Design | undefined
 let edited: Edited | undefined
+const drawSheets = createSheetDrawer()
 let fonts: readonly Font[] = []
 /** The codebase whose components are used. */
 let inUse: CodebaseInUse | undefined
@@ -393,7 +395,7 @@ const handlers: Handlers = {
   draw(edits) {
     edited = applyAndResolve(need(current), edits)
     examined = undefined
-    return drawScreens(edited, fonts)
+    return drawScreens(edited, fonts, drawSheets)
   },
   inspect(key) {
     const { screens, design } = need(edited)

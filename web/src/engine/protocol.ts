@@ -58,7 +58,8 @@ export type ScreenDrawing = {
   readonly name: string
   readonly width: number
   readonly height: number
-  readonly svg: string
+  /** SVG documents of its size that lie over each other, the first lowest. */
+  readonly sheets: readonly string[]
 }
 
 /** What a layer does: when it is pressed, under the pointer, and when it comes in. */

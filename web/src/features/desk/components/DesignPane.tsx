@@ -1,11 +1,11 @@
 import { useState, type PointerEvent } from 'react'
 import type { Box } from '@unimorph/core'
 import type { ScreenDrawing } from '../../../engine/protocol'
-import { useObjectAddress } from '../../../shared/lib/use-object-address'
 import { useDesk } from '../model/desk-store'
 import { boxBetween, findLayerAt, findLayersIn } from '../model/hit-test'
 import { useStage } from '../model/stage-store'
 import { Measures } from './Measures'
+import { ScreenPicture } from './ScreenPicture'
 import { Arranged, Evidence } from './StructureOverlay'
 import { TextOverlay } from './TextOverlay'
 
@@ -114,12 +114,11 @@ const usePicking = (screen: string, scale: number) => {
 }
 
 /**
- * The design as it was drawn, as a picture: drawn once, it costs nothing afterwards, and it can run or load
+ * The design as it was drawn, as pictures: drawn once, they cost nothing afterwards, and they can run or load
  * nothing. On top of it lie the selection, its measures and, on demand, the text.
  */
 export const DesignPane = ({ screen, scale }: Props) => {
   const pointer = useStage((s) => s.pointer)
-  const address = useObjectAddress(screen.svg)
   const { frame, handlers } = usePicking(screen.key, scale)
   const onText = pointer === 'text'
 
@@ -132,9 +131,7 @@ export const DesignPane = ({ screen, scale }: Props) => {
       className="relative touch-none overflow-hidden bg-white shadow-sm outline outline-rule"
       style={{ width: screen.width * scale, height: screen.height * scale }}
     >
-      {address && (
-        <img src={address} alt="" draggable={false} className="block h-full w-full select-none" />
-      )}
+      <ScreenPicture screen={screen} />
       {onText && <TextOverlay screen={screen.key} scale={scale} />}
       <Lamp screen={screen.key} scale={scale} />
       <Arranged screen={screen.key} scale={scale} />

@@ -1,6 +1,6 @@
 import type { LayerRow } from '../../../engine/protocol'
-import { useObjectAddress } from '../../../shared/lib/use-object-address'
 import { useDesk } from '../model/desk-store'
+import { ScreenPicture } from './ScreenPicture'
 
 const WIDTH_PX = 288
 const HEIGHT_PX = 72
@@ -10,8 +10,7 @@ type Props = { readonly row: LayerRow | undefined }
 /** A layer as it is drawn, at most as large as this: a piece of the drawing of its screen. */
 export const LayerPicture = ({ row }: Props) => {
   const screen = useDesk((s) => s.drawn?.screens.find(({ key }) => key === row?.screen))
-  const address = useObjectAddress(screen?.svg ?? '')
-  if (!row || !screen || !address) return null
+  if (!row || !screen) return null
   const { x, y, width, height } = row.box
   const scale = Math.min(WIDTH_PX / Math.max(1, width), HEIGHT_PX / Math.max(1, height), 1)
   return (
@@ -19,17 +18,17 @@ export const LayerPicture = ({ row }: Props) => {
       className="relative block overflow-hidden"
       style={{ width: width * scale, height: height * scale }}
     >
-      <img
-        src={address}
-        alt=""
-        className="absolute max-w-none"
+      <span
+        className="absolute block"
         style={{
           width: screen.width * scale,
           height: screen.height * scale,
           left: -x * scale,
           top: -y * scale,
         }}
-      />
+      >
+        <ScreenPicture screen={screen} />
+      </span>
     </span>
   )
 }

@@ -1,9 +1,9 @@
 import { Button } from '../../../shared/ui/Button'
 import { Modal } from '../../../shared/ui/Modal'
-import { useObjectAddress } from '../../../shared/lib/use-object-address'
 import type { ScreenDrawing } from '../../../engine/protocol'
 import { useDesk } from '../model/desk-store'
 import { layOutMap, type MapCard, type MapLine } from '../model/lay-out-map'
+import { ScreenPicture } from './ScreenPicture'
 
 const CARD = { width: 168, height: 132, gapX: 84, gapY: 28 } as const
 
@@ -31,14 +31,18 @@ const pathOf = ({ from, to }: MapLine): string => {
   return `M${right} ${y1}C${right + 40} ${y1} ${right + 40} ${y2} ${right + 4} ${y2}`
 }
 
-const Thumbnail = ({ drawing }: { readonly drawing: ScreenDrawing | undefined }) => {
-  const address = useObjectAddress(drawing?.svg ?? '<svg/>')
-  return (
-    <span className="block h-24 w-full overflow-hidden bg-white">
-      {address && <img src={address} alt="" className="w-full" />}
-    </span>
-  )
-}
+const Thumbnail = ({ drawing }: { readonly drawing: ScreenDrawing | undefined }) => (
+  <span className="block h-24 w-full overflow-hidden bg-white">
+    {drawing && (
+      <span
+        className="relative block w-full"
+        style={{ aspectRatio: drawing.width / drawing.height }}
+      >
+        <ScreenPicture screen={drawing} />
+      </span>
+    )}
+  </span>
+)
 
 /** The screens of the project with what leads from one to the other. */
 export const ScreenMap = ({ onClose }: { readonly onClose: () => void }) => {

@@ -185,10 +185,12 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
     const keys = new Set(drawn.layers.map((l) => l.key))
     const { screen, selection } = get()
     const hasScreen = drawn.screens.some((s) => s.key === screen)
+    const isAllThere = selection.every((key) => keys.has(key))
     set({
       drawn,
       screen: hasScreen ? screen : drawn.screens[0]?.key,
-      selection: selection.filter((key) => keys.has(key)),
+      // The same list, where it holds the same: what is marked is not marked anew.
+      selection: isAllThere ? selection : selection.filter((key) => keys.has(key)),
     })
     await inspect()
   }
