@@ -4,7 +4,7 @@ import {
   byConventions,
   compileStyles,
   convert,
-  createMeasure,
+  measureWith,
   type EmittedFile,
   GRAINS,
   LANGUAGE_TAG,
@@ -120,7 +120,7 @@ export const convertCommand = async (
 
   const glossary = options.codebase === undefined ? undefined : await readCodebase(options.codebase)
   const fonts = settings.fonts === undefined ? [] : readFonts(settings.fonts)
-  const measure = createMeasure(fonts.map((font) => font.face))
+  const measure = measureWith(fonts)
   const intake = readFiles(readInputs(paths), measure)
   const isBroken = !intake.design || intake.notes.some((n) => n.severity === 'error')
   const result =

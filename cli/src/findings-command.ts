@@ -1,7 +1,7 @@
 import { writeFileSync } from 'node:fs'
 import {
   applyEdits,
-  createMeasure,
+  measureWith,
   findAll,
   FINDING_KINDS,
   mendAll,
@@ -59,7 +59,7 @@ const printReport = (design: Design, { findings, grades }: Report): void => {
 export const findingsCommand = (paths: readonly string[], options: FindingsOptions): number => {
   const wants = options.mend === undefined ? undefined : pick(options.mend)
   const fonts = options.fonts === undefined ? [] : readFonts(options.fonts)
-  const measure = createMeasure(fonts.map((font) => font.face))
+  const measure = measureWith(fonts)
   const { design, notes } = readFiles(readInputs(paths), measure)
   const errors = notes.filter((note) => note.severity === 'error')
   if (!design || errors.length > 0) {

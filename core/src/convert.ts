@@ -99,7 +99,7 @@ export const prepare = (
   design: Design,
   edits: readonly Edit[],
   select: readonly string[] = [],
-  fonts: readonly Font[] = [],
+  fonts?: readonly Font[],
   options: PrepareOptions = {},
 ): Outcome<UiProject> => {
   const edited = applyEdits(design, edits)

@@ -4,7 +4,7 @@ import { resolveCorners, resolveSides, type Box, type Corners } from '../design/
 import type { GroupLayer, Layer, TextLayer } from '../design/layer.js'
 import type { Paint, Stroke } from '../design/paint.js'
 import type { Font } from '../fonts/face.js'
-import { applyCase, createMeasure, type TextMeasure } from '../text/measure.js'
+import { applyCase, measureWith, type TextMeasure } from '../text/measure.js'
 import { layOutText } from '../text/wrap.js'
 import { drawEffects } from './effects.js'
 import { drawAngular, drawBackdrop } from './html-box.js'
@@ -22,6 +22,8 @@ export type DrawingOptions = {
   /** The part to show, in the layer's own coordinates; its box when absent. */
   readonly view?: Box
 }
+
+const NO_FONTS: readonly Font[] = []
 
 type Pen = {
   readonly context: DrawingContext
@@ -293,15 +295,16 @@ const drawLayerAt = (pen: Pen, layer: Layer): string => {
  * whose view is the layer's box. All text from the design is escaped; nothing outside is referred to.
  */
 export const drawLayer = (layer: Layer, options: DrawingOptions): string => {
+  const { fonts = NO_FONTS } = options
   const context = new DrawingContext(options.assets)
   const pen: Pen = {
     context,
     keys: options.keys ?? false,
-    measure: options.measure ?? createMeasure((options.fonts ?? []).map((f) => f.face)),
+    measure: options.measure ?? measureWith(fonts),
   }
   const view = options.view ?? { x: 0, y: 0, width: layer.box.width, height: layer.box.height }
   const content = drawLayerAt(pen, { ...layer, box: { ...layer.box, x: 0, y: 0 } })
-  const rules = drawFontRules(layer, options.fonts ?? [])
+  const rules = drawFontRules(layer, fonts)
   const definitions =
     context.definitions.length > 0 || rules !== ''
       ? `<defs>${rules}${context.definitions.join('')}</defs>`

@@ -144,12 +144,16 @@ const roleOf = ({ role }: UiBox, isRoot: boolean): string | undefined =>
 
 const childrenOf = (node: UiNode): readonly UiNode[] => ('children' in node ? node.children : [])
 
+/** A node as a number, with those of its children, and what it is like in something, and, a box, by itself. */
 type Shape = {
-  /** What it is like in something, and, a box, by itself. */
+  readonly node: UiNode
   readonly inner: string
   readonly whole: string | undefined
-  readonly children: readonly UiNode[]
+  readonly children: readonly number[]
   readonly weights: readonly number[]
+  readonly weight: number
+  readonly isBound: boolean
+  readonly hasText: boolean
 }
 
 /** A node with all that is known of its likeness to others. */
@@ -174,6 +178,8 @@ const MOST_KINDS = 80
 
 type Kind = { readonly parts: readonly number[]; readonly weights: readonly number[] }
 
+const NO_PARTS: Kind = { parts: [], weights: [] }
+
 /** Several of one kind in a row count once: lists may be of different lengths. */
 const withoutRuns = (parts: readonly number[], weights: readonly number[]): Kind => {
   const isKept = (part: number, i: number): boolean =>
@@ -191,25 +197,30 @@ const sum = (numbers: readonly number[]): number => numbers.reduce((a, b) => a +
 const isSubset = (few: Kind, many: Kind): boolean => {
   let at = 0
   let common = 0
-  many.parts.forEach((part, i) => {
-    if (part !== few.parts[at]) return
+  for (let i = 0; i < many.parts.length; i++) {
+    if (many.parts[i] !== few.parts[at]) continue
     common += many.weights[i]!
     at++
-  })
+  }
+  if (at < few.parts.length) return false
   const share = few.parts.length > 1 ? COMMON_SHARE : LONE_SHARE
-  return at === few.parts.length && common >= share * sum(many.weights)
+  return common >= share * sum(many.weights)
 }
 
 /** Whether things have all parts but one in common, which are more than that one: each shows something of its own there. */
 const differInOne = (a: Kind, b: Kind): boolean => {
-  if (a.parts.length !== b.parts.length || a.parts.length < LEAST_PARTS) return false
-  const isOther = (part: number, i: number): boolean => part !== b.parts[i]
-  const at = a.parts.findIndex(isOther)
-  if (at < 0 || a.parts.findLastIndex(isOther) !== at) return false
+  const count = a.parts.length
+  if (count !== b.parts.length || count < LEAST_PARTS) return false
+  let at = -1
+  for (let i = 0; i < count; i++) {
+    if (a.parts[i] === b.parts[i]) continue
+    if (at >= 0) return false
+    at = i
+  }
+  if (at < 0 || a.weights[at]! <= 1 || b.weights[at]! <= 1) return false
   const own = Math.max(a.weights[at]!, b.weights[at]!)
   const common = sum(a.weights) - a.weights[at]!
-  const isMost = common >= COMMON_SHARE * (common + own) || a.parts.length > LEAST_PARTS
-  return a.weights[at]! > 1 && b.weights[at]! > 1 && isMost
+  return common >= COMMON_SHARE * (common + own) || count > LEAST_PARTS
 }
 
 /** Kinds that are one, as a forest of numbers that point to the one they are the same as (union-find). */
@@ -226,88 +237,97 @@ class Union {
   }
 }
 
+/** The nodes of some trees, children first; a node's number is its place among them. */
+const shapesOf = (roots: readonly UiNode[]): readonly Shape[] => {
+  const labels = new Numbers()
+  const looks = new LooksSeen()
+  const shapes: Shape[] = []
+  const visit = (node: UiNode): number => {
+    const children = childrenOf(node).map(visit)
+    const label = labelsOf(node, looks)
+    const weights = children.map((child) => shapes[child]!.weight)
+    const some = (is: 'isBound' | 'hasText'): boolean =>
+      children.some((child) => shapes[child]![is])
+    shapes.push({
+      node,
+      inner: `i${labels.of(label.inner)}`,
+      whole: label.whole === undefined ? undefined : `w${labels.of(label.whole)}`,
+      children,
+      weights,
+      weight: 1 + sum(weights),
+      isBound: isBound(node) || some('isBound'),
+      hasText: node.type === 'text' || node.type === 'control' || some('hasText'),
+    })
+    return shapes.length - 1
+  }
+  roots.forEach(visit)
+  return shapes
+}
+
+/** Joins those of some kinds that only lack parts of another; says whether there were any. */
+const joinKin = (siblings: ReadonlyMap<number, Kind>, same: Union): boolean => {
+  const numbers = [...siblings.keys()].slice(0, MOST_KINDS)
+  const kinds = [...siblings.values()]
+  let isChanged = false
+  for (let i = 0; i < numbers.length; i++) {
+    for (let j = i + 1; j < numbers.length; j++) {
+      const [a, b] = [kinds[i]!, kinds[j]!]
+      if (same.find(numbers[i]!) === same.find(numbers[j]!)) continue
+      const hasFewer = a.parts.length <= b.parts.length
+      if (!isSubset(hasFewer ? a : b, hasFewer ? b : a) && !differInOne(a, b)) continue
+      same.join(numbers[i]!, numbers[j]!)
+      isChanged = true
+    }
+  }
+  return isChanged
+}
+
 /**
  * How alike the nodes of some trees are. Two are of one kind when they are built and measured alike, whatever they say
  * and in whatever colours; and when one only lacks parts the other has.
  */
 export const findLikeness = (roots: readonly UiNode[]): ReadonlyMap<UiNode, Likeness> => {
-  const labels = new Numbers()
-  const looks = new LooksSeen()
-  const order: UiNode[] = []
-  const shapes = new Map<UiNode, Shape>()
-  const facts = new Map<UiNode, { weight: number; isBound: boolean; hasText: boolean }>()
-  const visit = (node: UiNode): void => {
-    const children = childrenOf(node)
-    for (const child of children) visit(child)
-    const known = children.map((child) => facts.get(child)!)
-    facts.set(node, {
-      weight: 1 + sum(known.map((one) => one.weight)),
-      isBound: isBound(node) || known.some((one) => one.isBound),
-      hasText: node.type === 'text' || node.type === 'control' || known.some((one) => one.hasText),
-    })
-    const label = labelsOf(node, looks)
-    shapes.set(node, {
-      inner: `i${labels.of(label.inner)}`,
-      whole: label.whole === undefined ? undefined : `w${labels.of(label.whole)}`,
-      children,
-      weights: known.map((one) => one.weight),
-    })
-    order.push(node)
-  }
-  roots.forEach(visit)
-
+  const shapes = shapesOf(roots)
   const same = new Union()
   const numbers = new Numbers()
-  let kinds = new Map<UiNode, number>()
-  let wholes = new Map<UiNode, number>()
+  const kinds = new Int32Array(shapes.length)
+  const wholes = new Int32Array(shapes.length).fill(-1)
   for (let round = 0; round < MOST_ROUNDS; round++) {
-    kinds = new Map()
-    wholes = new Map()
     /** By the look of the root: the kinds with it, by their numbers. */
     const byLabel = new Map<string, Map<number, Kind>>()
     const number = (key: string, kind: Kind, list: string): number => {
-      const found = same.find(numbers.of(list === '' ? key : `${key}:${list}`))
-      if (list === '') return found
+      if (list === '') return same.find(numbers.of(key))
+      const found = same.find(numbers.of(`${key}:${list}`))
       const siblings = byLabel.get(key)
       if (!siblings) byLabel.set(key, new Map([[found, kind]]))
       else if (!siblings.has(found)) siblings.set(found, kind)
       return found
     }
-    for (const node of order) {
-      const { inner, whole, children, weights } = shapes.get(node)!
-      const kind = withoutRuns(
-        children.map((child) => kinds.get(child)!),
-        weights,
-      )
+    shapes.forEach(({ inner, whole, children, weights }, i) => {
+      const kind =
+        children.length === 0
+          ? NO_PARTS
+          : withoutRuns(
+              children.map((child) => kinds[child]!),
+              weights,
+            )
       const list = kind.parts.join()
-      kinds.set(node, number(inner, kind, list))
-      if (whole !== undefined) wholes.set(node, number(whole, kind, list))
-    }
+      kinds[i] = number(inner, kind, list)
+      if (whole !== undefined) wholes[i] = number(whole, kind, list)
+    })
     let isChanged = false
-    for (const siblings of byLabel.values()) {
-      const all = [...siblings].slice(0, MOST_KINDS)
-      for (let i = 0; i < all.length; i++) {
-        for (let j = i + 1; j < all.length; j++) {
-          const [a, kindA] = all[i]!
-          const [b, kindB] = all[j]!
-          if (same.find(a) === same.find(b)) continue
-          const [few, many] =
-            kindA.parts.length <= kindB.parts.length ? [kindA, kindB] : [kindB, kindA]
-          if (!isSubset(few, many) && !differInOne(kindA, kindB)) continue
-          same.join(a, b)
-          isChanged = true
-        }
-      }
-    }
+    for (const siblings of byLabel.values()) isChanged = joinKin(siblings, same) || isChanged
     if (!isChanged) break
   }
   const found = new Map<UiNode, Likeness>()
-  for (const node of order) {
+  shapes.forEach(({ node, weight, isBound: bound, hasText }, i) => {
     found.set(node, {
-      ...facts.get(node)!,
-      inner: same.find(kinds.get(node)!),
-      whole: same.find(wholes.get(node) ?? -1),
+      weight,
+      isBound: bound,
+      hasText,
+      inner: same.find(kinds[i]!),
+      whole: same.find(wholes[i]!),
     })
-  }
+  })
   return found
 }

@@ -1,5 +1,6 @@
 import type { TextLayer } from '../design/layer.js'
 import { baselineOffset, type TextMeasure } from '../text/measure.js'
+import { remember } from '../text/remember.js'
 import { styleOfRun } from '../text/wrap.js'
 
 /** How a text takes room at any width, in px. */
@@ -63,7 +64,7 @@ const findWidest = (words: readonly Word[]): number => {
 }
 
 /** Measures a text once, so that it can be laid out at many widths. */
-export const createTextFlow = (layer: TextLayer, measure: TextMeasure): TextFlow => {
+export const createTextFlow = remember((layer: TextLayer, measure: TextMeasure): TextFlow => {
   const words = splitWords(layer, measure)
   const line = measure.line(layer.style)
   const lineHeight = layer.style.lineHeight ?? line.normalPx
@@ -74,4 +75,4 @@ export const createTextFlow = (layer: TextLayer, measure: TextMeasure): TextFlow
     baseline: baselineOffset(line, lineHeight),
     lines: (width) => countLines(words, width),
   }
-}
+})

@@ -1,5 +1,5 @@
 import type { TextStyle } from '../design/text.js'
-import { findFace, weightDistance, type FontFace } from '../fonts/face.js'
+import { findFace, weightDistance, type Font, type FontFace } from '../fonts/face.js'
 import { FONT_METRICS, MEASURED_CODES } from './font-metrics.js'
 
 /** What layout needs to know of a font, at a given size, in px. */
@@ -166,6 +166,17 @@ export const createMeasure = (fonts: readonly FontFace[]): TextMeasure => {
 
 /** A measure from the built-in table alone. */
 export const createTableMeasure = (): TextMeasure => createMeasure([])
+
+const measures = new WeakMap<readonly Font[], TextMeasure>()
+
+/** The measure from fonts at hand, the same one for the same list: what was measured by it is known by it. */
+export const measureWith = (fonts: readonly Font[]): TextMeasure => {
+  const known = measures.get(fonts)
+  if (known) return known
+  const made = createMeasure(fonts.map(({ face }) => face))
+  measures.set(fonts, made)
+  return made
+}
 
 /**
  * Where the first baseline lies below the top of a line box of the given height, in px. Browsers give the

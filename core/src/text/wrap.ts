@@ -1,6 +1,7 @@
 import type { TextLayer } from '../design/layer.js'
 import type { TextRun, TextStyle } from '../design/text.js'
 import { baselineOffset, type TextMeasure } from './measure.js'
+import { remember } from './remember.js'
 
 /** A piece of a line in one style, from its start in px. */
 export type LinePiece = { readonly text: string; readonly style: TextStyle; readonly x: number }
@@ -94,13 +95,15 @@ const placeDrawnLines = (layer: TextLayer, measure: TextMeasure): TextLine[] =>
  * The lines of a text layer with the place of each piece, in px from the layer's corner: the lines the
  * file states, or the text wrapped at the width of its box (at its content's width when it fits itself).
  */
-export const layOutText = (layer: TextLayer, measure: TextMeasure): TextLine[] => {
-  if (layer.lines) return placeDrawnLines(layer, measure)
-  const line = measure.line(layer.style)
-  const lineHeight = layer.style.lineHeight ?? line.normalPx
-  const width = layer.sizing.width === 'fit' ? Infinity : layer.box.width
-  return wrapWords(splitWords(layer, measure), width, measure).map((words, i) => ({
-    pieces: placeLine(words, layer, measure),
-    baseline: i * lineHeight + baselineOffset(line, lineHeight),
-  }))
-}
+export const layOutText = remember(
+  (layer: TextLayer, measure: TextMeasure): readonly TextLine[] => {
+    if (layer.lines) return placeDrawnLines(layer, measure)
+    const line = measure.line(layer.style)
+    const lineHeight = layer.style.lineHeight ?? line.normalPx
+    const width = layer.sizing.width === 'fit' ? Infinity : layer.box.width
+    return wrapWords(splitWords(layer, measure), width, measure).map((words, i) => ({
+      pieces: placeLine(words, layer, measure),
+      baseline: i * lineHeight + baselineOffset(line, lineHeight),
+    }))
+  },
+)

@@ -8,7 +8,7 @@ import { findDrawnStates } from '../meaning/states.js'
 import { notes } from '../notes/catalogue.js'
 import type { Note } from '../notes/note.js'
 import { UniqueNames } from '../text/names.js'
-import { createMeasure } from '../text/measure.js'
+import { measureWith } from '../text/measure.js'
 import { Account } from './account.js'
 import { AssetCollector } from './asset-collector.js'
 import { createPageBuilder } from './build-page.js'
@@ -116,6 +116,8 @@ const settlePanel = (account: Account, panel: Omit<UiPanel, 'root'>, root: UiNod
   return { ...panel, kind: 'overlay', root }
 }
 
+const NO_FONTS: readonly Font[] = []
+
 export type UiOptions = {
   /** What is pressed answers the pointer also where no state of it is drawn. */
   readonly derivesStates?: boolean
@@ -130,10 +132,10 @@ export type UiOptions = {
 export const buildUi = (
   design: Design,
   roots: readonly Layer[],
-  fonts: readonly Font[] = [],
+  fonts: readonly Font[] = NO_FONTS,
   { derivesStates = true, language: said }: UiOptions = {},
 ): UiProject => {
-  const measure = createMeasure(fonts.map((font) => font.face))
+  const measure = measureWith(fonts)
   const account = new Account()
   const collector = new AssetCollector(design.assets)
   const screens = new Set(design.screens.map((screen) => screen.key))

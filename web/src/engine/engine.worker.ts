@@ -6,7 +6,6 @@ import {
   checkGlossary,
   compileStyles,
   coverDesign,
-  createMeasure,
   createSheetDrawer,
   decodeBase64,
   drawLayer,
@@ -16,6 +15,7 @@ import {
   emitStyleOf,
   hasHouseStyle,
   listFontNeeds,
+  measureWith,
   prepare,
   readDesign,
   readFiles,
@@ -88,7 +88,7 @@ const need = <T>(value: T | undefined): T => {
   if (value === undefined) throw new Error('No design is open.')
   return value
 }
-const measure = () => createMeasure(fonts.map((font) => font.face))
+const measure = () => measureWith(fonts)
 
 /** A screen at all widths, found once for each drawing. */
 const examine = (screen: string): Examined | undefined => {
@@ -320,7 +320,7 @@ const readPending = async (
   atHand: readonly Font[],
   report: Report,
 ): Promise<IntakeAnswer> => {
-  const measured = createMeasure(atHand.map((font) => font.face))
+  const measured = measureWith(atHand)
   const {
     design,
     notes,

@@ -97,17 +97,18 @@ export const printDocument = (root: Doc, widthColumns: number): Printed => {
     }
   }
 
+  const push = (doc: Doc, flat: boolean, indent: number): void => {
+    commands.push({ indent, flat, doc })
+  }
+  const fitsFlat = (content: Doc): boolean =>
+    fits({ flat: true, doc: content }, commands, widthColumns - column, broken, false)
+
   for (let command = commands.pop(); command; command = commands.pop()) {
     if ('endOf' in command) {
       spans.push({ layer: command.endOf, start: command.start, end: length })
       continue
     }
     const { doc, indent, flat } = command
-    const push = (next: Doc, isFlat: boolean, by = 0): void => {
-      commands.push({ indent: indent + by, flat: isFlat, doc: next })
-    }
-    const fitsFlat = (content: Doc): boolean =>
-      fits({ flat: true, doc: content }, commands, widthColumns - column, broken, false)
 
     if (typeof doc === 'string') {
       write(doc)
@@ -116,14 +117,14 @@ export const printDocument = (root: Doc, widthColumns: number): Printed => {
     }
     switch (doc.kind) {
       case 'concat':
-        for (let i = doc.parts.length - 1; i >= 0; i--) push(doc.parts[i]!, flat)
+        for (let i = doc.parts.length - 1; i >= 0; i--) push(doc.parts[i]!, flat, indent)
         break
       case 'indent':
-        push(doc.content, flat, 1)
+        push(doc.content, flat, indent + 1)
         break
       case 'span':
         commands.push({ endOf: doc.layer, start: length })
-        push(doc.content, flat)
+        push(doc.content, flat, indent)
         break
       case 'group': {
         let isFlat = !doc.hard
@@ -131,7 +132,7 @@ export const printDocument = (root: Doc, widthColumns: number): Printed => {
           mustRemeasure = false
           isFlat = isFlat && fitsFlat(doc.content)
         }
-        push(doc.content, isFlat)
+        push(doc.content, isFlat, indent)
         if (doc.id && !isFlat) broken.add(doc.id)
         break
       }
@@ -141,11 +142,11 @@ export const printDocument = (root: Doc, widthColumns: number): Printed => {
           mustRemeasure = false
           isFlat = isFlat && fitsFlat(doc.flat)
         }
-        push(isFlat ? doc.flat : doc.broken, isFlat)
+        push(isFlat ? doc.flat : doc.broken, isFlat, indent)
         break
       }
       case 'ifBreak':
-        push((doc.id ? broken.has(doc.id) : !flat) ? doc.broken : doc.flat, flat)
+        push((doc.id ? broken.has(doc.id) : !flat) ? doc.broken : doc.flat, flat, indent)
         break
       case 'fill': {
         const from = command.from ?? 0
@@ -160,7 +161,7 @@ export const printDocument = (root: Doc, widthColumns: number): Printed => {
           fits({ flat: true, doc: next }, [], room, broken, true)
         const contentFits = hasRoom(content)
         if (separator !== undefined) {
-          if (second === undefined) push(separator, contentFits)
+          if (second === undefined) push(separator, contentFits, indent)
           else {
             commands.push({ indent, flat, doc, from: from + 2 })
             const pair: Doc = {
@@ -168,10 +169,10 @@ export const printDocument = (root: Doc, widthColumns: number): Printed => {
               parts: [content, separator, second],
               hard: isHard(content) || isHard(separator) || isHard(second),
             }
-            push(separator, hasRoom(pair))
+            push(separator, hasRoom(pair), indent)
           }
         }
-        push(content, contentFits)
+        push(content, contentFits, indent)
         break
       }
       case 'line':

@@ -1,4 +1,5 @@
 import { resolveCorners } from '../../design/geometry.js'
+import type { Layer } from '../../design/layer.js'
 import type { LayoutNode } from '../../layout/index.js'
 import { isInFlow } from '../../responsive/solver.js'
 import { textOf } from '../../text/wrap.js'
@@ -21,8 +22,18 @@ export type View = {
   readonly marks: readonly View[]
 }
 
-const wordsOf = ({ layer }: LayoutNode): Set<string> => {
-  if (layer.type === 'text' || layer.key.endsWith('~')) return new Set()
+const NO_WORDS: ReadonlySet<string> = new Set()
+/** Names stay as they are through most edits. */
+const words = new WeakMap<Layer, ReadonlySet<string>>()
+
+const wordsOf = ({ layer }: LayoutNode): ReadonlySet<string> => {
+  if (layer.type === 'text' || layer.key.endsWith('~')) return NO_WORDS
+  const known = words.get(layer) ?? wordsIn(layer)
+  words.set(layer, known)
+  return known
+}
+
+const wordsIn = (layer: Layer): ReadonlySet<string> => {
   const spaced = layer.name.replace(/(\p{Ll})(\p{Lu})/gu, '$1 $2')
   return new Set(
     spaced

@@ -1,4 +1,3 @@
-import type { Corners } from '../../../design/geometry.js'
 import type { UiFill, UiStyle } from '../../../ui/nodes.js'
 import { arrangeSlots } from './arrange.js'
 import { placeSlots, sizeSlots } from './place.js'
@@ -84,17 +83,19 @@ const SIDE_LETTERS = [
   ['l', 'left'],
 ] as const
 
-const borderSlots = (theme: TailwindTheme, style: UiStyle): Slot[] => {
+const NO_SIDES = SIDE_LETTERS.map(([side]) => valueSlot(`border-${side}`, '0'))
+const NO_OUTLINE: Slot = { slot: 'outline-width', token: 'outline-0' }
+const NO_BORDER = [...NO_SIDES, NO_OUTLINE]
+
+const borderSlots = (theme: TailwindTheme, style: UiStyle): readonly Slot[] => {
   const { border } = style
-  const flat = SIDE_LETTERS.map(([side]) => valueSlot(`border-${side}`, '0'))
-  const noOutline: Slot = { slot: 'outline-width', token: 'outline-0' }
-  if (!border) return [...flat, noOutline]
+  if (!border) return NO_BORDER
   const color = (prefix: string): string =>
     colorClass(theme, prefix, style.tokens['strokes.0.paint.color'], border.color)
   if (border.kind === 'outline') {
     const offset = border.offsetPx
     return [
-      ...flat,
+      ...NO_SIDES,
       { slot: 'outline-style', token: border.dashed ? 'outline-dashed' : 'outline-solid' },
       {
         slot: 'outline-width',
@@ -116,9 +117,9 @@ const borderSlots = (theme: TailwindTheme, style: UiStyle): Slot[] => {
     ...SIDE_LETTERS.map(([side, name], i) =>
       border.widths[name] > 0
         ? valueSlot(`border-${side}`, widthValue(border.widths[name]))
-        : flat[i]!,
+        : NO_SIDES[i]!,
     ),
-    noOutline,
+    NO_OUTLINE,
     { slot: 'border-style', token: border.dashed ? 'border-dashed' : 'border-solid' },
     { slot: 'border-color', token: color('border') },
   ]
@@ -139,6 +140,13 @@ const RADII: Readonly<Record<number, string>> = {
 const radiusValue = (px: number, smallest: number): string =>
   px >= smallest / 2 && px > 0 ? 'full' : (RADII[px] ?? `[${decimal(px)}px]`)
 
+const CORNERS = [
+  ['rounded-tl', 'topLeft'],
+  ['rounded-tr', 'topRight'],
+  ['rounded-br', 'bottomRight'],
+  ['rounded-bl', 'bottomLeft'],
+] as const
+
 const cornerSlots = (theme: TailwindTheme, style: UiStyle): Slot[] => {
   const { corners, width, height } = style
   const { topLeft, topRight, bottomRight, bottomLeft } = corners
@@ -149,40 +157,30 @@ const cornerSlots = (theme: TailwindTheme, style: UiStyle): Slot[] => {
     isUniform && topLeft > 0
       ? theme.find(style.tokens['radius'], 'radius', (value) => value === topLeft)
       : undefined
-  const each: [string, keyof Corners][] = [
-    ['tl', 'topLeft'],
-    ['tr', 'topRight'],
-    ['br', 'bottomRight'],
-    ['bl', 'bottomLeft'],
-  ]
-  return each.map(([name, corner]) =>
-    valueSlot(
-      `rounded-${name}`,
-      slug ?? radiusValue(corners[corner], isUniform ? smallest : Infinity),
-    ),
+  return CORNERS.map(([slot, corner]) =>
+    valueSlot(slot, slug ?? radiusValue(corners[corner], isUniform ? smallest : Infinity)),
   )
 }
 
 /** What casts the shadow: the box itself, letters, or whatever is drawn. */
 export type ShadowCaster = 'box' | 'text' | 'drawing'
 
-const isSameShadow =
-  (style: UiStyle) =>
-  (value: unknown): boolean =>
-    JSON.stringify(value) === JSON.stringify(style.effects.filter((e) => e.kind === 'shadow'))
+/** What sets the shadow of each, and the class that says that there is none. */
+const SHADOWS: Readonly<Record<ShadowCaster, { readonly prefix: string; readonly none: Slot }>> = {
+  box: { prefix: 'shadow', none: { slot: 'shadow', token: 'shadow-none' } },
+  text: { prefix: 'text-shadow', none: { slot: 'text-shadow', token: 'text-shadow-none' } },
+  drawing: { prefix: 'drop-shadow', none: { slot: 'filter', token: 'filter-none' } },
+}
 
 const shadowSlot = (theme: TailwindTheme, style: UiStyle, caster: ShadowCaster): Slot => {
   const shadows = style.effects.filter((e) => e.kind === 'shadow')
-  const slug =
-    caster === 'box'
-      ? theme.find(style.tokens['effects'], 'shadow', isSameShadow(style))
-      : undefined
-  const prefix = { box: 'shadow', text: 'text-shadow', drawing: 'drop-shadow' }[caster]
-  const slot = { box: 'shadow', text: 'text-shadow', drawing: 'filter' }[caster]
+  const isSame = (value: unknown): boolean => JSON.stringify(value) === JSON.stringify(shadows)
+  const slug = caster === 'box' ? theme.find(style.tokens['effects'], 'shadow', isSame) : undefined
+  const { prefix, none } = SHADOWS[caster]
+  const { slot } = none
   if (slug) return { slot, token: `shadow-${slug}` }
   const written = shadows.map((shadow) => cssShadow(shadow, caster === 'box'))
-  if (written.length === 0)
-    return { slot, token: caster === 'drawing' ? 'filter-none' : `${prefix}-none` }
+  if (written.length === 0) return none
   return caster === 'drawing' && written.length > 1
     ? { slot, token: `filter-[${written.map((w) => `drop-shadow(${w})`).join('_')}]` }
     : { slot, token: `${prefix}-[${written.join(',')}]` }

@@ -76,21 +76,21 @@ const initialOf = (slot: string): string => {
   return initial
 }
 
-/** Classes that stand for several: the parts, in order, and the name of the whole. */
-const SHORT: readonly (readonly [whole: string, parts: readonly string[]])[] = [
-  ['p', ['pl', 'pr', 'pt', 'pb']],
-  ['px', ['pl', 'pr']],
-  ['py', ['pt', 'pb']],
-  ['m', ['ml', 'mr', 'mt', 'mb']],
-  ['mx', ['ml', 'mr']],
-  ['my', ['mt', 'mb']],
-  ['gap', ['gap-x', 'gap-y']],
-  ['size', ['w', 'h']],
-  ['inset', ['left', 'right', 'top', 'bottom']],
-  ['inset-x', ['left', 'right']],
-  ['inset-y', ['top', 'bottom']],
-  ['border', ['border-t', 'border-r', 'border-b', 'border-l']],
-  ['rounded', ['rounded-tl', 'rounded-tr', 'rounded-br', 'rounded-bl']],
+/** Classes that stand for several: the name of the whole, and the parts, in order. */
+const SHORT: readonly (readonly [whole: string, first: string, others: readonly string[]])[] = [
+  ['p', 'pl', ['pr', 'pt', 'pb']],
+  ['px', 'pl', ['pr']],
+  ['py', 'pt', ['pb']],
+  ['m', 'ml', ['mr', 'mt', 'mb']],
+  ['mx', 'ml', ['mr']],
+  ['my', 'mt', ['mb']],
+  ['gap', 'gap-x', ['gap-y']],
+  ['size', 'w', ['h']],
+  ['inset', 'left', ['right', 'top', 'bottom']],
+  ['inset-x', 'left', ['right']],
+  ['inset-y', 'top', ['bottom']],
+  ['border', 'border-t', ['border-r', 'border-b', 'border-l']],
+  ['rounded', 'rounded-tl', ['rounded-tr', 'rounded-br', 'rounded-bl']],
 ]
 
 /** A class of a name and a value, negative ones with the sign in front: `m`, `-[3px]` → `m-[-3px]`. */
@@ -110,15 +110,15 @@ export const valueSlot = (slot: string, value: string): Slot => ({
 
 /** Joins classes of single properties where one class says the same. */
 const shorten = (slots: readonly Slot[]): string[] => {
-  const left = new Map(slots.map((slot) => [slot.slot, slot]))
-  for (const [whole, parts] of SHORT) {
-    const found = parts.map((part) => left.get(part))
-    const value = found[0]?.value
-    if (value === undefined || !found.every((slot) => slot?.value === value)) continue
-    left.set(parts[0]!, { slot: parts[0]!, token: nameClass(whole, value) })
-    for (const part of parts.slice(1)) left.delete(part)
+  const left = new Map<string, Slot>()
+  for (const slot of slots) left.set(slot.slot, slot)
+  for (const [whole, first, others] of SHORT) {
+    const value = left.get(first)?.value
+    if (value === undefined || !others.every((part) => left.get(part)?.value === value)) continue
+    left.set(first, { slot: first, token: nameClass(whole, value) })
+    for (const part of others) left.delete(part)
   }
-  return [...left.values()].map((slot) => slot.token)
+  return Array.from(left.values(), (slot) => slot.token)
 }
 
 /** What browsers give an element that is shown on demand; `fixed` is said all the same, to be read. */
