@@ -8,14 +8,15 @@ const RUNS = 5
 const read = readDesign(generateFlat(Number(process.argv[2])))
 if (!read.ok) throw new Error(read.notes.map((n) => n.message).join('\n'))
 const design = read.value
-const measure = createTableMeasure()
 
-const tree = inferLayout(design.screens[0]!, { measure, assets: {} })
+/** A measure that has measured nothing yet: what it has measured it remembers. */
+const fresh = () => ({ measure: createTableMeasure(), assets: {} })
+const tree = inferLayout(design.screens[0]!, fresh())
 
 console.log(
   JSON.stringify({
-    layout: await medianTime(RUNS, () => inferLayout(design.screens[0]!, { measure, assets: {} })),
-    findings: await medianTime(RUNS, () => findAll(design, measure)),
+    layout: await medianTime(RUNS, () => inferLayout(design.screens[0]!, fresh())),
+    findings: await medianTime(RUNS, () => findAll(design, fresh().measure)),
     roles: await medianTime(RUNS, () => readRoles([tree], { rulings: {}, title: undefined })),
   }),
 )

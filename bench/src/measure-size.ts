@@ -6,32 +6,54 @@ import {
   buildUi,
   compileStyles,
   drawLayer,
+  prepare,
   readDesign,
   resolveInstances,
   TARGETS,
   walkScreens,
   withParts,
+  type Design,
+  type Edit,
   type EmittedFile,
+  type Font,
 } from '@unimorph/core'
 import { generateDesign } from './generate.js'
 import { medianTime } from './median-time.js'
 
 /** Times one size in a process of its own and prints the figures as JSON. Argument: number of layers. */
 const RUNS = 5
+const NO_FONTS: readonly Font[] = []
 
 const textOf = (file: EmittedFile): string =>
   file.content.kind === 'text' ? file.content.text : ''
 
 const json = generateDesign(Number(process.argv[2]))
-const read = readDesign(json)
-if (!read.ok) throw new Error(read.notes.map((n) => n.message).join('\n'))
-const design = read.value
+const readOnce = (): Design => {
+  const read = readDesign(json)
+  if (!read.ok) throw new Error(read.notes.map((n) => n.message).join('\n'))
+  return read.value
+}
+const design = readOnce()
+const texts: string[] = []
 let layers = 0
-walkScreens(design, () => layers++)
+walkScreens(design, (layer) => {
+  layers++
+  if (layer.type === 'text') texts.push(layer.key)
+})
 
 const before = process.memoryUsage().rss
-const ui = () => buildUi(design, resolveInstances(applyEdits(design, []).design))
-const plain = ui()
+/** Designs that nothing is remembered of: one for each time something is made from nothing. */
+const unknown = Array.from({ length: 3 * RUNS + 1 }, readOnce)
+const unseen = (): Design => unknown.pop() ?? readOnce()
+const uiOf = (one: Design) => buildUi(one, resolveInstances(applyEdits(one, []).design))
+const ui = () => uiOf(unseen())
+/** One layer more is hidden each time, as a person would: what that does not touch is remembered. */
+const edits: Edit[] = []
+const edit = () => {
+  edits.push({ kind: 'hide', layer: texts[edits.length]!, hidden: true })
+  return prepare(design, edits, [], NO_FONTS)
+}
+const plain = uiOf(design)
 const project = withParts(plain, design)
 const html = TARGETS.html.emit(project, { marks: false })
 const react = TARGETS.react.emit(project, { marks: false })
@@ -44,10 +66,11 @@ const component = react.files
 const stages = {
   read: await medianTime(RUNS, () => readDesign(json)),
   ui: await medianTime(RUNS, ui),
+  edit: await medianTime(RUNS, edit),
   parts: await medianTime(RUNS, () => withParts(plain, design)),
   html: await medianTime(RUNS, () => TARGETS.html.emit(project, { marks: false })),
   react: await medianTime(RUNS, () => TARGETS.react.emit(project, { marks: false })),
-  draw: await medianTime(RUNS, () => drawLayer(design.screens[0]!, { assets: {} })),
+  draw: await medianTime(RUNS, () => drawLayer(unseen().screens[0]!, { assets: {} })),
 }
 const peakMemoryMb = (process.resourceUsage().maxRSS * 1024 - before) / 1e6
 

@@ -12,14 +12,15 @@ import { medianTime } from './median-time.js'
 /** Times one screen that was drawn at three widths in a process of its own. Argument: number of layers of each. */
 const RUNS = 7
 
-const measure = createTableMeasure()
+/** A measure that has measured nothing yet: what it has measured it remembers. */
+const fresh = () => ({ measure: createTableMeasure(), assets: {} })
 const trees = PAGES.map((page) => {
   const read = readDesign(generateFlat(Number(process.argv[2]), page))
   if (!read.ok) throw new Error(read.notes.map((n) => n.message).join('\n'))
-  return inferLayout(read.value.screens[0]!, { measure, assets: {} })
+  return inferLayout(read.value.screens[0]!, fresh())
 })
 
-const compose = () => composeScreen(trees, { measure, assets: {}, isScreen: true })
+const compose = () => composeScreen(trees, { ...fresh(), isScreen: true })
 const { steps } = compose()
 
 console.log(
@@ -28,6 +29,6 @@ console.log(
       trees.slice(1).map((other) => matchArtboards(trees[0]!, other, {}, {})),
     ),
     compose: await medianTime(RUNS, compose),
-    sweep: await medianTime(RUNS, () => [...sweepWidths(steps, { measure })]),
+    sweep: await medianTime(RUNS, () => [...sweepWidths(steps, { measure: fresh().measure })]),
   }),
 )

@@ -5,6 +5,7 @@ type Figures = Record<
   | 'layers'
   | 'read'
   | 'ui'
+  | 'edit'
   | 'parts'
   | 'html'
   | 'react'
@@ -63,6 +64,7 @@ console.log(
     row('read and check', (f) => ms(f.read)),
     row('layout, meaning, ui', (f) => ms(f.ui)),
     row('parts', (f) => ms(f.parts)),
+    row('both again, one layer hidden', (f) => ms(f.edit)),
     row('emit HTML', (f) => ms(f.html)),
     row('emit React', (f) => ms(f.react)),
     row('draw the design', (f) => ms(f.draw)),

@@ -60,3 +60,39 @@ test('undoing the last edit is replaying the others (seed 11)', () => {
     { seed: 11 },
   )
 })
+
+test('edits that were made before are not made again, however many are undone and done (seed 12)', () => {
+  fc.assert(
+    fc.property(
+      fc.array(edit, { minLength: 1, maxLength: 12 }),
+      fc.array(fc.nat(12), { minLength: 1, maxLength: 20 }),
+      (edits, lengths) => {
+        const one = made()
+        for (const length of lengths) {
+          const some = edits.slice(0, length)
+          expect(applyEdits(one, some)).toEqual(applyEdits(made(), some))
+          expect(applyEdits(one, some).design).toBe(applyEdits(one, some).design)
+        }
+      },
+    ),
+    { seed: 12 },
+  )
+})
+
+test('one more edit begins where the others ended, and the last is undone to what was there', () => {
+  const one = made()
+  const edits: Edit[] = [
+    { kind: 'hide', layer: 'bar', hidden: true },
+    { kind: 'remove', layer: 'gone' },
+    { kind: 'rename', layer: 'list', name: 'All' },
+  ]
+  const two = applyEdits(one, edits.slice(0, 2))
+  const three = applyEdits(one, edits)
+  expect(findLayer(three.design, 'card')).toBe(findLayer(two.design, 'card'))
+  expect(three.adrift).toEqual([edits[1]])
+  expect(applyEdits(one, edits.slice(0, 2)).design).toBe(two.design)
+  // Copies are other edits, whatever they say.
+  const copies = applyEdits(one, structuredClone(edits))
+  expect(copies.design).toEqual(three.design)
+  expect(copies.design).not.toBe(three.design)
+})

@@ -86,20 +86,49 @@ export type Edited = {
   readonly notes: readonly Note[]
 }
 
+type Applied = Pick<Edited, 'design' | 'adrift'> & { readonly edits: readonly SingleEdit[] }
+
+/** So many undos in a row find what was there before. */
+const MOST_KEPT = 8
+/** What was made of designs, the last first: mostly one more edit is made, or the last one undone. */
+const appliedTo = new WeakMap<Design, readonly Applied[]>()
+
+/** What was made of a design by the first of some edits, of as many as is known. */
+const begin = (design: Design, edits: readonly SingleEdit[]): Applied => {
+  let most: Applied = { design, adrift: [], edits: [] }
+  for (const known of appliedTo.get(design) ?? []) {
+    const isLonger = known.edits.length > most.edits.length
+    if (isLonger && known.edits.every((edit, i) => edit === edits[i])) most = known
+  }
+  return most
+}
+
+const keep = (design: Design, applied: Applied, begun: Applied): void => {
+  const others = (appliedTo.get(design) ?? []).filter((one) => one !== begun)
+  const isNew = applied.edits.length > begun.edits.length
+  const first = isNew ? [applied, begun] : [begun]
+  const some = [...first, ...others].filter(({ edits }) => edits.length > 0)
+  appliedTo.set(design, some.slice(0, MOST_KEPT))
+}
+
 /**
  * Takes an edition's design and the edits in the order they were made; returns the changed design.
  * An edit that does not apply any more is adrift: kept, reported, and without effect. The last screen is
- * never removed, since a design without screens is none.
+ * never removed, since a design without screens is none. Edits that are the same objects as in the call before are not made
+ * again: what they made is the same objects.
  */
 export const applyEdits = (design: Design, edits: readonly Edit[]): Edited => {
-  const adrift: SingleEdit[] = []
-  let current = design
-  for (const edit of edits.flatMap((e) => (e.kind === 'together' ? e.edits : [e]))) {
+  const single = edits.flatMap((edit) => (edit.kind === 'together' ? edit.edits : [edit]))
+  const begun = begin(design, single)
+  const adrift = [...begun.adrift]
+  let current = begun.design
+  for (const edit of single.slice(begun.edits.length)) {
     const apply = KINDS[edit.kind] as Apply<EditKind>
     const next = apply(current, edit)
     if (next === current) adrift.push(edit)
     else current = next
   }
+  keep(design, { design: current, adrift, edits: single }, begun)
   return {
     design: current,
     adrift,

@@ -9,7 +9,6 @@ import {
   type Design,
   type Edit,
   type Font,
-  type Layer,
   type Screen,
   type SheetDrawer,
 } from '@unimorph/core'

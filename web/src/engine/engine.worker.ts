@@ -4,7 +4,6 @@ import {
   applyGlossary,
   byConventions,
   checkGlossary,
-  compileStyles,
   coverDesign,
   createSheetDrawer,
   decodeBase64,
@@ -48,6 +47,7 @@ import { zipFiles } from '../shared/lib/zip'
 import { applyAndResolve, drawScreens, type Edited } from './draw-screens'
 import { exportDesign } from './export-design'
 import { inspectLayer } from './inspect-layer'
+import { createKnownEdits } from './known-edits'
 import { listFlow, listForms } from './list-flow'
 import { listRoles } from './roles'
 import { listTexts } from './list-texts'
@@ -55,6 +55,7 @@ import { listTokens } from './list-tokens'
 import { lookAtPicture } from './look-at-picture'
 import { listBreaks, listWidths } from './widths'
 import { inPieces } from './in-pieces'
+import { createStyleCompiler } from './style-sheets'
 import { compareEdits, listArranged, mend, reportStructure } from './structure'
 import type {
   CodebaseInUse,
@@ -76,6 +77,7 @@ let pending: Design | undefined
 let current: Design | undefined
 let edited: Edited | undefined
 const drawSheets = createSheetDrawer()
+const knownEdits = createKnownEdits()
 let fonts: readonly Font[] = []
 /** The codebase whose components are used. */
 let inUse: CodebaseInUse | undefined
@@ -98,8 +100,8 @@ const examine = (screen: string): Examined | undefined => {
   return examined.found
 }
 
-const compile = ({ styles }: Emitted): Promise<string> =>
-  compileStyles(styles.source, styles.classes, tailwind)
+const compileSheet = createStyleCompiler(tailwind)
+const compile = ({ styles }: Emitted): Promise<string> => compileSheet(styles)
 
 const nothingIn = (target: TargetId): Running => ({
   target,
@@ -128,7 +130,7 @@ const prepareFor = (request: ConvertRequest): ReturnType<typeof prepare> => {
   const options = { derivesStates, language, grain, library }
   const by = JSON.stringify([edits, select, options])
   if (prepared?.by !== by) {
-    prepared = { by, project: prepare(need(current), edits, select, fonts, options) }
+    prepared = { by, project: prepare(need(current), knownEdits(edits), select, fonts, options) }
   }
   return prepared.project
 }
@@ -393,7 +395,7 @@ const handlers: Handlers = {
     examined = undefined
   },
   draw(edits) {
-    edited = applyAndResolve(need(current), edits)
+    edited = applyAndResolve(need(current), knownEdits(edits))
     examined = undefined
     return drawScreens(edited, fonts, drawSheets)
   },

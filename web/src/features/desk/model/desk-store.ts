@@ -158,7 +158,7 @@ export const codebaseProject = ({
 /** So long nothing is done before other targets are made ready, and between them. */
 const BREATH_MS = 150
 /** For so long what is said of a conversion waits for what is run of it to be seen. */
-const LONGEST_SHOWING_MS = 250
+const LONGEST_SHOWING_MS = 500
 /** What takes longer to convert is not converted to what nobody has asked for. */
 const LONGEST_AHEAD_MS = 600
 
