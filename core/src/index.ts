@@ -140,7 +140,13 @@ export { NARROWEST_PX, USUAL_BREAKPOINTS, WIDEST_PX } from './responsive/window.
 export type { LayerWidths, Way, WidthDifference } from './design/widths.js'
 export type { Note } from './notes/note.js'
 export { notes } from './notes/catalogue.js'
-export { applyCase, createMeasure, createTableMeasure, measureWith, type TextMeasure } from './text/measure.js'
+export {
+  applyCase,
+  createMeasure,
+  createTableMeasure,
+  measureWith,
+  type TextMeasure,
+} from './text/measure.js'
 export { layOutText } from './text/wrap.js'
 export { findFace, type Font, type FontFace, type FontFormat } from './fonts/face.js'
 export { fallbackOf, isGenericFamily, listFontNeeds, type FontNeed } from './fonts/needs.js'
