@@ -1,8 +1,9 @@
-import type { Design } from '../design/design.js'
+import type { Design, Screen } from '../design/design.js'
+import type { Layer } from '../design/layer.js'
 import { resolveInstances } from '../design/resolve-instances.js'
+import { mapLayers } from '../design/walk.js'
 import { applyEdits } from '../edits/index.js'
 import { design, frame, layer, text } from '../testing/design.js'
-import { createMeasure } from '../text/measure.js'
 import { drawLayer } from './index.js'
 import { createSheetDrawer } from './sheets.js'
 
@@ -92,28 +93,39 @@ test('a screen that holds much and shows none of it has no sheets', () => {
 })
 
 test('an edit draws the sheet that it changes, and no other', () => {
-  const made = design([
+  const read = design([
     frame('home', [list('first'), list('second'), layer('rectangle', 'r', fill('#ff0000'))]),
   ])
-  const measured = createMeasure([])
-  const texts = new Set<string>()
-  const measure: typeof measured = {
-    ...measured,
-    width(words, style) {
-      texts.add(words)
-      return measured.width(words, style)
-    },
-  }
+  // How opaque a text is is asked when it is drawn.
+  const asked = new Set<string>()
+  const watched = (one: Layer): Layer =>
+    Object.defineProperty({ ...one }, 'opacity', {
+      enumerable: true,
+      get: () => {
+        asked.add(one.key)
+        return 1
+      },
+    })
+  const screen = mapLayers(read.screens[0]!, (one) => (one.type === 'text' ? watched(one) : one))
+  const made = { ...read, screens: [screen as Screen] }
   const drawer = createSheetDrawer()
-  const drawn = (edited: Design): readonly string[] =>
-    drawer(resolveInstances(edited)[0]!, { assets: edited.assets, fonts: NO_FONTS, measure })
-  const before = drawn(made)
-  texts.clear()
+  const before = draw(made, drawer)
+  asked.clear()
   const hidden = applyEdits(made, [{ kind: 'hide', layer: 'second3', hidden: true }]).design
-  const after = drawn(hidden)
+  const after = draw(hidden, drawer)
+  expect(asked).not.toContain('first3')
+  expect(asked).toContain('second4')
   expect(after.map((svg, i) => svg === before[i])).toEqual([true, false, true])
   expect(after[1]).not.toContain('second 3<')
   expect(after).toEqual(draw(hidden))
-  expect([...texts].filter((words) => words.startsWith('first'))).toEqual([])
-  expect(texts.size).toBeGreaterThan(0)
+})
+
+test('a sheet is drawn anew where what it is in has changed', () => {
+  const made = design([frame('home', [list('first'), list('second')])])
+  const drawer = createSheetDrawer()
+  draw(made, drawer)
+  const box = { x: 0, y: 0, width: 500, height: 300 }
+  const wider = applyEdits(made, [{ kind: 'set-box', layer: 'home', box }]).design
+  expect(draw(wider, drawer)).toEqual(draw(wider))
+  expect(draw(wider, drawer)[1]).toContain('width="500"')
 })

@@ -8,14 +8,20 @@ const MOST_LAYERS = 100
 /** A sheet with as many layers is full. */
 const ENOUGH_LAYERS = 50
 
-/** A layer, or what a container itself shows behind or in front of what is in it; and the containers it is in, without content. */
+/** The containers something is in, from the screen on, without content; and all that is known of them, written out. */
+type Place = { readonly shells: readonly ContainerLayer[]; readonly written: string }
+
+/** A layer, or what a container itself shows behind or in front of what is in it. */
 type Piece = {
   readonly layer: Layer
   readonly part: 'whole' | 'behind' | 'front'
-  readonly shells: readonly ContainerLayer[]
+  readonly place: Place
 }
 
-export type SheetDrawer = (screen: Screen, options: DrawingOptions) => readonly string[]
+type SheetOptions = Pick<DrawingOptions, 'assets' | 'fonts' | 'measure'>
+
+/** Draws a screen on sheets, the lowest first. */
+export type SheetDrawer = (screen: Screen, options: SheetOptions) => readonly string[]
 
 const countLayers = (layer: Layer): number =>
   childrenOf(layer).reduce((count, child) => count + countLayers(child), 1)
@@ -52,11 +58,18 @@ const emptied = <T extends ContainerLayer>(layer: T): T => ({
   ...(layer.type === 'group' ? {} : { fills: [], strokes: [] }),
 })
 
-const piecesOf = (layer: Layer, shells: readonly ContainerLayer[]): readonly Piece[] => {
-  const whole: Piece = { layer, part: 'whole', shells }
+const NOWHERE: Place = { shells: [], written: '' }
+
+const placeIn = (layer: ContainerLayer, { shells, written }: Place): Place => {
+  const shell = emptied(layer)
+  return { shells: [...shells, shell], written: written + JSON.stringify(shell) }
+}
+
+const piecesOf = (layer: Layer, place: Place): readonly Piece[] => {
+  const whole: Piece = { layer, part: 'whole', place }
   if (!isContainer(layer) || !isPlain(layer)) return [whole]
   if (countLayers(layer) <= MOST_LAYERS) return [whole]
-  const around = [...shells, emptied(layer)]
+  const around = placeIn(layer, place)
   const inside = layer.children.flatMap((child) => piecesOf(child, around))
   return [{ ...whole, part: 'behind' }, ...inside, { ...whole, part: 'front' }]
 }
@@ -83,7 +96,8 @@ const dealOut = (pieces: readonly Piece[]): readonly (readonly Piece[])[] => {
 }
 
 /** A piece as a layer of its screen. */
-const placed = ({ layer, part, shells: [, ...around] }: Piece): Layer => {
+const placed = ({ layer, part, place }: Piece): Layer => {
+  const around = place.shells.slice(1)
   const other = part === 'behind' ? { strokes: [] } : { fills: [] }
   const own = part === 'whole' ? layer : ({ ...layer, children: [], ...other } as Layer)
   return around.reduceRight<Layer>((inside, shell) => ({ ...shell, children: [inside] }), own)
@@ -92,7 +106,7 @@ const placed = ({ layer, part, shells: [, ...around] }: Piece): Layer => {
 type Sheet = {
   readonly pieces: readonly Piece[]
   readonly screen: Screen
-  readonly options: DrawingOptions
+  readonly options: SheetOptions
 }
 
 const drawSheet = ({ screen, pieces, options }: Sheet): string => {
@@ -109,18 +123,13 @@ const drawSheet = ({ screen, pieces, options }: Sheet): string => {
   return drawLayer(shown, options)
 }
 
-const isSameShell = (a: Layer, b: Layer | undefined): boolean =>
-  a === b || JSON.stringify(a) === JSON.stringify(b)
-
 const isSamePiece = (a: Piece, b: Piece | undefined): boolean =>
-  a.layer === b?.layer &&
-  a.part === b.part &&
-  a.shells.length === b.shells.length &&
-  a.shells.every((shell, i) => isSameShell(shell, b.shells[i]))
+  a.layer === b?.layer && a.part === b.part && a.place.written === b.place.written
 
 const isSameSheet = (a: Sheet, b: Sheet): boolean =>
   a.options.assets === b.options.assets &&
   a.options.fonts === b.options.fonts &&
+  a.options.measure === b.options.measure &&
   a.pieces.length === b.pieces.length &&
   a.pieces.every((piece, i) => isSamePiece(piece, b.pieces[i]))
 
@@ -133,8 +142,8 @@ export const createSheetDrawer = (): SheetDrawer => {
   const drawn = new WeakMap<Layer, Sheet & { readonly svg: string }>()
   return (screen, options) => {
     const pieces = blendsAnywhere(screen)
-      ? [{ layer: screen, part: 'whole', shells: [] } as const]
-      : piecesOf(screen, [])
+      ? [{ layer: screen, part: 'whole', place: NOWHERE } as const]
+      : piecesOf(screen, NOWHERE)
     return dealOut(pieces.filter(shows)).map((own) => {
       const sheet = { pieces: own, screen, options }
       // The last on a sheet is what fills it.

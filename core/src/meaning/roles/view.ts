@@ -24,12 +24,12 @@ export type View = {
 
 const NO_WORDS: ReadonlySet<string> = new Set()
 /** Names stay as they are through most edits. */
-const words = new WeakMap<Layer, ReadonlySet<string>>()
+const inNames = new WeakMap<Layer, ReadonlySet<string>>()
 
 const wordsOf = ({ layer }: LayoutNode): ReadonlySet<string> => {
   if (layer.type === 'text' || layer.key.endsWith('~')) return NO_WORDS
-  const known = words.get(layer) ?? wordsIn(layer)
-  words.set(layer, known)
+  const known = inNames.get(layer) ?? wordsIn(layer)
+  inNames.set(layer, known)
   return known
 }
 
