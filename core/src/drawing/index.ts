@@ -3,7 +3,7 @@ import type { Asset } from '../design/design.js'
 import { resolveCorners, resolveSides, type Box, type Corners } from '../design/geometry.js'
 import type { GroupLayer, Layer, TextLayer } from '../design/layer.js'
 import type { Paint, Stroke } from '../design/paint.js'
-import type { Font } from '../fonts/face.js'
+import { NO_FONTS, type Font } from '../fonts/face.js'
 import { applyCase, measureWith, type TextMeasure } from '../text/measure.js'
 import { layOutText } from '../text/wrap.js'
 import { drawEffects } from './effects.js'
@@ -22,8 +22,6 @@ export type DrawingOptions = {
   /** The part to show, in the layer's own coordinates; its box when absent. */
   readonly view?: Box
 }
-
-const NO_FONTS: readonly Font[] = []
 
 type Pen = {
   readonly context: DrawingContext

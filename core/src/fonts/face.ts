@@ -22,6 +22,9 @@ export type Font = {
   readonly base64: string
 }
 
+/** One list for all who have none: what is remembered by the fonts at hand is so for them, too. */
+export const NO_FONTS: readonly Font[] = []
+
 /** How far a face's weight is from a wanted one; 0 inside the range of a variable font. */
 export const weightDistance = ({ weight }: FontFace, wanted: number): number => {
   if (typeof weight === 'number') return Math.abs(weight - wanted)

@@ -1,6 +1,6 @@
 import type { Design } from '../design/design.js'
 import type { Layer } from '../design/layer.js'
-import { findFace, weightDistance, type Font } from '../fonts/face.js'
+import { findFace, NO_FONTS, weightDistance, type Font } from '../fonts/face.js'
 import { fallbackOf, isGenericFamily, listFontNeeds } from '../fonts/needs.js'
 import { groupScreens, nameOfScreen } from '../meaning/find-artboards.js'
 import { findLanguage } from '../meaning/language.js'
@@ -115,8 +115,6 @@ const settlePanel = (account: Account, panel: Omit<UiPanel, 'root'>, root: UiNod
   )
   return { ...panel, kind: 'overlay', root }
 }
-
-const NO_FONTS: readonly Font[] = []
 
 export type UiOptions = {
   /** What is pressed answers the pointer also where no state of it is drawn. */
