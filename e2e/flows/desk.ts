@@ -137,7 +137,7 @@ export class Desk {
 
 /** Takes in what was read, as it is proposed. */
 export const takeIn = async (page: Page): Promise<void> => {
-  await page.getByRole('button', { name: /^Take in \d/ }).click()
+  await page.getByRole('button', { name: /^Import \d/ }).click()
 }
 
 export const SVG = (inside: string): string =>

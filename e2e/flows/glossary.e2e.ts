@@ -18,7 +18,7 @@ const confirmAll = async (page: Page, desk: Desk, name: string): Promise<void> =
   for (const thing of ['Button', 'Field', 'Figure', 'Sighting']) {
     await page.getByRole('button', { name: new RegExp(`^${thing} `) }).click()
     await page.getByRole('button', { name: 'Confirm', exact: true }).click()
-    await expect(page.getByRole('button', { name: 'Write it out' }).first()).toBeVisible()
+    await expect(page.getByRole('button', { name: 'Remove mapping' }).first()).toBeVisible()
   }
   await desk.runs()
 }

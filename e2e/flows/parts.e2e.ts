@@ -15,9 +15,10 @@ test('a part shows what it is given, is renamed, and the code follows', async ({
   await page.getByRole('button', { name: /^Sighting 4 places/ }).click()
   const card = page.getByRole('region', { name: 'The chosen part' })
   await expect(card.getByRole('row', { name: /^rare yes or no/ })).toBeVisible()
-  await expect(
-    card.getByRole('textbox', { name: 'species where nothing is given' }),
-  ).toHaveAttribute('placeholder', 'always given')
+  await expect(card.getByRole('textbox', { name: 'species default' })).toHaveAttribute(
+    'placeholder',
+    'required',
+  )
   const { violations } = await new AxeBuilder({ page }).exclude('iframe').analyze()
   expect(violations.map((v) => `${v.id}: ${v.nodes[0]?.html}`)).toEqual([])
 
@@ -65,19 +66,19 @@ test('an instance is detached, taken back, and a layer is made a part', async ({
   await expect(page.getByRole('button', { name: /^Sighting 3 places/ })).toBeVisible()
   // Two that are left beside each other are no list.
   await expect(desk.code).not.toContainText('recentSightings')
-  await page.getByRole('button', { name: 'As found' }).click()
+  await page.getByRole('button', { name: 'Reset' }).click()
   await expect(page.getByRole('button', { name: /^Sighting 4 places/ })).toBeVisible()
 
   await page.getByRole('tab', { name: 'Layers' }).click()
   await desk.row('Tide card').click()
   await page.getByRole('tab', { name: 'Parts' }).click()
-  await page.getByRole('button', { name: 'Make it one' }).click()
+  await page.getByRole('button', { name: 'Make a component' }).click()
   // It holds a button that opens a dialog of the page.
   await expect(page.getByText(/cannot be a part: something in it opens/)).toBeVisible()
   await page.getByRole('tab', { name: 'Layers' }).click()
   await desk.row('Today hero').click()
   await page.getByRole('tab', { name: 'Parts' }).click()
-  await page.getByRole('button', { name: 'Make it one' }).click()
+  await page.getByRole('button', { name: 'Make a component' }).click()
   await expect(page.getByRole('button', { name: /1 place yours/ })).toBeVisible()
   const undo = page.getByRole('button', { name: 'Undo' })
   await expect(async () => {
@@ -102,14 +103,12 @@ test('what a component is given is renamed, asked for and given a default, and t
   await name.fill('is rare')
   await name.press('Enter')
   await expect(desk.code).toContainText('isRare: true')
-  await card
-    .getByRole('combobox', { name: 'isRare where nothing is given' })
-    .selectOption('else yes')
+  await card.getByRole('combobox', { name: 'isRare default' }).selectOption('else yes')
   await expect(desk.code).toContainText('isRare: false')
   await expect(card).toContainText('isRare')
   await card.getByText('src/components/Sighting.tsx').click()
   await expect(card.locator('pre')).toContainText('isRare = true')
-  const place = card.getByRole('textbox', { name: 'place where nothing is given' })
+  const place = card.getByRole('textbox', { name: 'place default' })
   await place.fill('Gannet Spit, upper wrack')
   await place.press('Enter')
   await expect(card.locator('pre')).toContainText('place = "Gannet Spit, upper wrack"')
@@ -148,12 +147,12 @@ for (const [target, file] of [
 
 test('long pages are cut as finely as a person says', async ({ page }) => {
   await openParts(page)
-  await page.getByRole('combobox', { name: 'Long pages' }).selectOption('cut finer')
+  await page.getByRole('combobox', { name: 'Long pages' }).selectOption('split finer')
   await page.reload()
   await Desk.ready(page)
   await page.getByRole('tab', { name: 'Parts' }).click()
   await expect(page.getByRole('combobox', { name: 'Long pages' })).toHaveValue('fine')
-  await page.getByRole('combobox', { name: 'Long pages' }).selectOption('cut into their sections')
+  await page.getByRole('combobox', { name: 'Long pages' }).selectOption('split by section')
 })
 
 test('a page of all components is delivered beside the screens', async ({ page }) => {

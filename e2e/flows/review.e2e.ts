@@ -30,7 +30,7 @@ test('what is in the files is shown before it is taken in', async ({ page }) => 
 
   await dialog.getByRole('checkbox', { name: /^rota/ }).uncheck()
   await dialog.getByLabel('Name').fill('Tides at two widths')
-  await dialog.getByRole('button', { name: 'Take in 2 screens' }).click()
+  await dialog.getByRole('button', { name: 'Import 2 screens' }).click()
   await Desk.ready(page)
   await expect(page.getByRole('heading', { name: 'Tides at two widths' })).toBeVisible()
   // They are one page now.
@@ -61,7 +61,7 @@ test('on the desk, files may become a new edition of the project', async ({ page
   const desk = await Desk.ready(page)
   await expect(desk.result.getByText('Before')).toBeVisible()
   await dropFiles(page, [{ name: 'harbour wall.svg', content: SVG(words('After')) }])
-  await page.getByRole('button', { name: /^Take in as/ }).click()
+  await page.getByRole('button', { name: /^Import as/ }).click()
   await page.getByRole('option', { name: 'edition 2 of Harbour wall' }).click()
   await takeIn(page)
   await expect(desk.result.getByText('After')).toBeVisible()

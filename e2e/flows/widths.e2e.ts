@@ -99,7 +99,7 @@ test('an artboard is taken out of its screen and becomes a page of its own', asy
   const files = page.getByRole('main')
   await expect(files).not.toContainText('today-on-the-shore-tablet.html')
   const tablet = page.getByRole('listitem').filter({ hasText: 'Today on the shore, tablet' })
-  await tablet.getByRole('button', { name: 'Take out' }).click()
+  await tablet.getByRole('button', { name: 'Separate' }).click()
   await expect(files).toContainText('today-on-the-shore-tablet.html')
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(files).not.toContainText('today-on-the-shore-tablet.html')

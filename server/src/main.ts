@@ -27,7 +27,8 @@ const copyCodebases = (data: string): string => {
 const start = async (options: Options): Promise<string> => {
   prepareFolder(options.data)
   const app = await createApp(join(options.data, 'unimorph.sqlite'), options.host, {
-    allowed: [...options.codebases, ...(options.demo ? [copyCodebases(options.data)] : [])],
+    allowed: options.codebases,
+    ...(options.demo ? { demo: copyCodebases(options.data) } : {}),
     uploads: join(options.data, 'codebases'),
   })
   const projects = app.get(ProjectsService)

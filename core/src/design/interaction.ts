@@ -45,6 +45,8 @@ export const linkSchema = z.discriminatedUnion('kind', [
 ])
 export type Link = z.infer<typeof linkSchema>
 
+const tokenName = z.string().min(1).max(200)
+
 const durationMs = z.number().min(0).max(10_000)
 
 /** What a layer does while the pointer is over it. */
@@ -56,11 +58,14 @@ export const hoverSchema = z.strictObject({
         z.strictObject({ kind: z.literal('lift'), px: z.number().min(0).max(100).default(4) }),
         z.strictObject({ kind: z.literal('fade'), to: z.number().min(0).max(1).default(0.8) }),
         z.strictObject({ kind: z.literal('underline') }),
+        /** `token` names a colour token; `color` holds where the design has no such token. */
         z.strictObject({
           kind: z.literal('tint'),
           color: z.string().regex(/^#[0-9a-f]{6}([0-9a-f]{2})?$/),
+          token: tokenName.optional(),
         }),
-        z.strictObject({ kind: z.literal('shadow') }),
+        /** `token` names a shadow token; without one it is a large soft shadow. */
+        z.strictObject({ kind: z.literal('shadow'), token: tokenName.optional() }),
       ]),
     )
     .min(1)
@@ -68,6 +73,21 @@ export const hoverSchema = z.strictObject({
   durationMs: durationMs.default(200),
 })
 export type Hover = z.infer<typeof hoverSchema>
+
+/** Renames a token that hover effects refer to; without a new name the reference is dropped. */
+export const renameHoverToken = (hover: Hover, name: string, to?: string): Hover => {
+  const refers = (effect: Hover['effects'][number]): boolean =>
+    'token' in effect && effect.token === name
+  if (!hover.effects.some(refers)) return hover
+  return {
+    ...hover,
+    effects: hover.effects.map((effect) => {
+      if (!refers(effect)) return effect
+      const { token: _before, ...rest } = effect as Extract<typeof effect, { token?: string }>
+      return to === undefined ? rest : { ...rest, token: to }
+    }),
+  }
+}
 
 export const easingSchema = z.enum(['linear', 'ease', 'ease-in', 'ease-out', 'ease-in-out'])
 

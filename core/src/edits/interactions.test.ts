@@ -82,3 +82,27 @@ test('a screen that is shown in two ways is one panel, shown as the first of the
   expect(text.match(/command="show-modal"/g)).toHaveLength(2)
   expect(result.value.files.map((file) => file.path)).not.toContain('rota.html')
 })
+
+test('hover effects follow the tokens they name', () => {
+  const hover = {
+    effects: [{ kind: 'tint', color: '#e7efe9', token: 'color.mist' }, { kind: 'shadow' }],
+    durationMs: 200,
+  } as const
+  const token = { type: 'color', name: 'color.mist', values: { default: '#e7efe9' } } as const
+  const own = { ...made, modes: ['default'], tokens: [token] } as typeof made
+  const apply = (...edits: Edit[]) => applyEdits(own, edits).design.interactions!['title']!.hover
+  const said: Edit = {
+    kind: 'set-interaction',
+    layers: ['title'],
+    hover: { ...hover, effects: [...hover.effects] },
+  }
+  expect(apply(said)).toEqual(hover)
+  expect(apply(said, { kind: 'rename-token', token: 'color.mist', name: 'color.fog' })).toEqual({
+    ...hover,
+    effects: [{ kind: 'tint', color: '#e7efe9', token: 'color.fog' }, { kind: 'shadow' }],
+  })
+  expect(apply(said, { kind: 'remove-token', token: 'color.mist' })).toEqual({
+    ...hover,
+    effects: [{ kind: 'tint', color: '#e7efe9' }, { kind: 'shadow' }],
+  })
+})

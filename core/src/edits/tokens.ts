@@ -1,4 +1,5 @@
 import type { Design } from '../design/design.js'
+import { renameHoverToken } from '../design/interaction.js'
 import type { Layer } from '../design/layer.js'
 import type { Token } from '../design/token.js'
 import { mapLayers } from '../design/walk.js'
@@ -15,6 +16,23 @@ const changeLayers = (design: Design, change: (layer: Layer) => Layer): Design =
     variants: set.variants.map((v) => mapLayers(v, change) as typeof v),
   })),
 })
+
+/** Renames a token in the hover effects of layers, and in what a person has set for them. */
+const changeHovers = (design: Design, name: string, to?: string): Design => {
+  const changed = changeLayers(design, (layer) => {
+    if (!layer.hover) return layer
+    const hover = renameHoverToken(layer.hover, name, to)
+    return hover === layer.hover ? layer : { ...layer, hover }
+  })
+  if (!design.interactions) return changed
+  const interactions = Object.fromEntries(
+    Object.entries(design.interactions).map(([key, own]) => [
+      key,
+      own.hover ? { ...own, hover: renameHoverToken(own.hover, name, to) } : own,
+    ]),
+  )
+  return { ...changed, interactions }
+}
 
 const byName = (design: Design): Map<string, Token> =>
   new Map(design.tokens.map((t) => [t.name, t]))
@@ -88,7 +106,8 @@ export const renameToken = (design: Design, { token, name }: EditOf<'rename-toke
   const tokens = changeAliases(design.tokens, token, () => `{${name}}`).map((t) =>
     t.name === token ? { ...t, name } : t,
   )
-  return changeLayers({ ...design, tokens }, (layer) =>
+  const renamed = changeHovers({ ...design, tokens }, token, name)
+  return changeLayers(renamed, (layer) =>
     changeUses(layer, token, (l, path) => ({ ...l, tokens: { ...l.tokens, [path]: name } })),
   )
 }
@@ -108,7 +127,7 @@ export const mergeToken = (design: Design, { token, into }: EditOf<'merge-token'
   const all = byName(merged)
   const value = resolveTokenValue(all, all.get(into)!, design.modes[0]!)
   if (value === undefined) return design
-  return changeLayers(merged, (layer) =>
+  return changeLayers(changeHovers(merged, token, into), (layer) =>
     changeUses(layer, token, (l, path) => setTokenField(l, path, into, value)),
   )
 }
@@ -122,7 +141,9 @@ export const removeToken = (design: Design, { token }: EditOf<'remove-token'>): 
     token,
     (mode) => resolveTokenValue(names, gone, mode),
   )
-  return changeLayers({ ...design, tokens }, (layer) => changeUses(layer, token, withoutUse))
+  return changeLayers(changeHovers({ ...design, tokens }, token), (layer) =>
+    changeUses(layer, token, withoutUse),
+  )
 }
 
 export const importTokens = (

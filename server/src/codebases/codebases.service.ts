@@ -1,5 +1,5 @@
 import { existsSync, readFileSync, writeFileSync } from 'node:fs'
-import { join } from 'node:path'
+import { dirname, join, resolve } from 'node:path'
 import { Inject, Injectable } from '@nestjs/common'
 import { filter, type Observable } from 'rxjs'
 import {
@@ -19,7 +19,12 @@ import { unpack } from './unpack'
 
 type Scanner = import('@unimorph/codebase', { with: { 'resolution-mode': 'import' } }).ScanCache
 
-export type Choice = { readonly folder: string; readonly name: string }
+export type Choice = {
+  readonly folder: string
+  readonly name: string
+  /** Whether it is one of the demo's. */
+  readonly isDemo: boolean
+}
 export type ProjectCodebase = {
   readonly folder: string
   readonly codebase: Codebase
@@ -51,7 +56,12 @@ export class CodebasesService {
 
   async list(): Promise<readonly Choice[]> {
     const { nameOfFolder } = await import('@unimorph/codebase')
-    return listCodebases(this.folders).map((folder) => ({ folder, name: nameOfFolder(folder) }))
+    const { demo } = this.folders
+    return listCodebases(this.folders).map((folder) => ({
+      folder,
+      name: nameOfFolder(folder),
+      isDemo: demo !== undefined && dirname(folder) === resolve(demo),
+    }))
   }
 
   async choose(projectId: string, folder: string): Promise<ProjectCodebase> {

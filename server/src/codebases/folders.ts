@@ -5,6 +5,8 @@ import { join, resolve, sep } from 'node:path'
 export type CodebaseFolders = {
   /** Folders that were allowed when the server was started. */
   readonly allowed: readonly string[]
+  /** Folder of the demo's codebases, one for each target; absent without the demo. */
+  readonly demo?: string
   readonly uploads: string
 }
 
@@ -16,8 +18,8 @@ const MARKS = ['package.json', 'pubspec.yaml', 'unimorph.glossary.json']
 const isCodebase = (folder: string): boolean => MARKS.some((name) => existsSync(join(folder, name)))
 
 /** The codebases one may choose from: the folders that are allowed, or what is in them. */
-export const listCodebases = ({ allowed }: CodebaseFolders): readonly string[] =>
-  allowed.flatMap((root) => {
+export const listCodebases = ({ allowed, demo }: CodebaseFolders): readonly string[] =>
+  [...allowed, ...(demo === undefined ? [] : [demo])].flatMap((root) => {
     if (isCodebase(root)) return [resolve(root)]
     try {
       return readdirSync(root, { withFileTypes: true })
@@ -30,7 +32,7 @@ export const listCodebases = ({ allowed }: CodebaseFolders): readonly string[] =
   })
 
 /** Whether a folder lies in one that is allowed, whatever links say. */
-export const isAllowed = (folder: string, { allowed, uploads }: CodebaseFolders): boolean => {
+export const isAllowed = (folder: string, { allowed, demo, uploads }: CodebaseFolders): boolean => {
   const real = (path: string): string | undefined => {
     try {
       return realpathSync(path)
@@ -41,7 +43,7 @@ export const isAllowed = (folder: string, { allowed, uploads }: CodebaseFolders)
   const own = real(folder)
   return (
     own !== undefined &&
-    [...allowed, uploads].some((root) => {
+    [...allowed, ...(demo === undefined ? [] : [demo]), uploads].some((root) => {
       const base = real(root)
       return base !== undefined && (own === base || own.startsWith(base + sep))
     })

@@ -61,7 +61,11 @@ export type ProjectDetail = Project & {
   readonly settings: Settings
 }
 
-export type CodebaseChoice = { readonly folder: string; readonly name: string }
+export type CodebaseChoice = {
+  readonly folder: string
+  readonly name: string
+  readonly isDemo: boolean
+}
 /** The codebase of a project, and what its glossary says; `problem`: why that cannot be read. */
 export type ProjectCodebase = {
   readonly folder: string

@@ -32,7 +32,7 @@ export const NumberField = ({
       min={least}
       key={value}
       defaultValue={value}
-      placeholder="as is"
+      placeholder="unchanged"
       onBlur={(event) => {
         const next = event.target.value === '' ? undefined : event.target.valueAsNumber
         const isSound = next === undefined || (Number.isFinite(next) && next >= least)

@@ -3,7 +3,7 @@ import { applyTheme, readTheme, type Theme } from '../lib/theme'
 import { Choice } from './Choice'
 
 const OPTIONS = [
-  { value: 'system', label: 'As the system' },
+  { value: 'system', label: 'System theme' },
   { value: 'light', label: 'Light' },
   { value: 'dark', label: 'Dark' },
 ] as const

@@ -224,7 +224,7 @@ export const createTailwind = (
       if (node.type === 'control' && node.control === 'file') return hand(['sr-only'])
       hasEntrance ||= node.entrance !== undefined
       const own = classesOf(node, slotsOf)
-      return hand([...own, ...motionClasses(node), ...stateClasses(node, slotsOf)])
+      return hand([...own, ...motionClasses(theme, node), ...stateClasses(node, slotsOf)])
     },
     panel: ({ kind, side, root }) => hand(panelClasses(kind, side, root.style.width.px)),
     message: (kind) => hand(MESSAGES[kind]),

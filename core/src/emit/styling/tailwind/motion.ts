@@ -7,6 +7,7 @@ import {
 } from '../../../design/interaction.js'
 import type { UiNode } from '../../../ui/nodes.js'
 import { nameClass } from './slots.js'
+import type { TailwindTheme } from './theme.js'
 import { decimal, shorten } from './values.js'
 
 type HoverEffect = Hover['effects'][number]
@@ -16,7 +17,7 @@ const percent = (share: number): string => {
   return Number.isInteger(value) ? String(value) : `[${decimal(share)}]`
 }
 
-const hoverClass = (effect: HoverEffect): string => {
+const hoverClass = (theme: TailwindTheme, effect: HoverEffect): string => {
   switch (effect.kind) {
     case 'scale':
       return `scale-${percent(effect.to)}`
@@ -27,24 +28,24 @@ const hoverClass = (effect: HoverEffect): string => {
     case 'underline':
       return 'underline'
     case 'tint':
-      return `bg-[${shorten(effect.color)}]`
+      return `bg-${theme.find(effect.token, 'color', () => true) ?? `[${shorten(effect.color)}]`}`
     case 'shadow':
-      return 'shadow-lg'
+      return `shadow-${theme.find(effect.token, 'shadow', () => true) ?? 'lg'}`
   }
 }
 
 const MOVING: ReadonlySet<HoverEffect['kind']> = new Set(['scale', 'lift'])
 
 /** What a node does under the pointer; who wants less motion sees the change without the movement. */
-const hoverClasses = ({ effects, durationMs }: Hover): string[] => {
+const hoverClasses = (theme: TailwindTheme, { effects, durationMs }: Hover): string[] => {
   const moves = effects.some(({ kind }) => MOVING.has(kind))
   return [
     'transition',
     `duration-${decimal(durationMs)}`,
     ...effects.map((effect) =>
       MOVING.has(effect.kind)
-        ? `motion-safe:hover:${hoverClass(effect)}`
-        : `hover:${hoverClass(effect)}`,
+        ? `motion-safe:hover:${hoverClass(theme, effect)}`
+        : `hover:${hoverClass(theme, effect)}`,
     ),
     ...(moves ? ['motion-reduce:transition-none'] : []),
   ]
@@ -95,9 +96,9 @@ export const ENTRANCE_THEME = [
 ]
 
 /** The classes of how a node moves. */
-export const motionClasses = ({ hover, entrance }: UiNode): string[] => [
+export const motionClasses = (theme: TailwindTheme, { hover, entrance }: UiNode): string[] => [
   ...(entrance ? entranceClasses(entrance) : []),
-  ...(hover ? hoverClasses(hover) : []),
+  ...(hover ? hoverClasses(theme, hover) : []),
 ]
 
 const SIDES: Readonly<Record<PanelSide, readonly string[]>> = {

@@ -215,3 +215,32 @@ describe('gradients', () => {
     expect(cssPaint({ kind: 'linear', from, to, stops, ...common }, square, () => '')).toBe(css)
   })
 })
+
+describe('hover effects that name tokens', () => {
+  const tokens = [
+    { type: 'color', name: 'color.mist', values: { default: '#e7efe9' } },
+    {
+      type: 'shadow',
+      name: 'shadow.card',
+      values: {
+        default: [
+          { kind: 'shadow', x: 0, y: 2, blur: 6, spread: 0, color: '#00000033', inset: false },
+        ],
+      },
+    },
+  ]
+  const hover = (effects: Json[]): Json => box({ hover: { effects, durationMs: 200 } })
+  test.each([
+    ['a background', { kind: 'tint', color: '#ffffff', token: 'color.mist' }, 'hover:bg-mist'],
+    ['a shadow', { kind: 'shadow', token: 'shadow.card' }, 'hover:shadow-card'],
+    [
+      'a token that is gone',
+      { kind: 'tint', color: '#e7efe9', token: 'color.fog' },
+      'hover:bg-[#e7efe9]',
+    ],
+    ['no token', { kind: 'shadow' }, 'hover:shadow-lg'],
+  ])('%s', (_what, effect, expected) => {
+    const classes = classesOf(hover([effect]), column, { tokens }).split(' ')
+    expect(classes.filter((name) => name.startsWith('hover:'))).toEqual([expected])
+  })
+})

@@ -23,8 +23,8 @@ export const AnswersDialog = ({ form, isOpen, onClose }: Props) => {
     <Modal title={`Answers of “${form.name}”`} isOpen={isOpen} onClose={onClose} size="wide">
       {answers.length === 0 ? (
         <p className="py-4 text-soft">
-          None yet. Have them go “here, for trying out”, press Use above the running result, fill in
-          the form and send it.
+          No answers yet. Send the form to “this server, to try it out”, press Use above the running
+          result, then fill in the form and submit it.
         </p>
       ) : (
         <div
@@ -63,7 +63,7 @@ export const AnswersDialog = ({ form, isOpen, onClose }: Props) => {
       <div className="mt-4 flex justify-end gap-2">
         {answers.length > 0 && (
           <>
-            <Button onClick={() => void clear(form.id)}>Take all away</Button>
+            <Button onClick={() => void clear(form.id)}>Delete all</Button>
             <a
               href={`/api${answersPath(id, form.id)}/csv`}
               download={`${form.id}.csv`}

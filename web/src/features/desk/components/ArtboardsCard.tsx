@@ -55,7 +55,7 @@ const Breakpoints = ({ report }: { readonly report: WidthAnswer }) => {
           className="mt-1 h-6! text-xs"
           onClick={() => void edit({ kind: 'set-breakpoints', px: null })}
         >
-          Back to the usual widths
+          Reset widths
         </Button>
       )}
     </div>
@@ -104,10 +104,10 @@ export const ArtboardsCard = ({ report }: { readonly report: WidthAnswer }) => {
               <Button
                 tone="bare"
                 className="h-6! px-1.5! text-xs"
-                title="It is a screen of its own"
+                title="Make it a separate screen"
                 onClick={() => group(own.filter((k) => k !== key))}
               >
-                Take out
+                Separate
               </Button>
             )}
           </li>

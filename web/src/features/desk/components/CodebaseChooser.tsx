@@ -1,41 +1,83 @@
-import { useEffect, useRef } from 'react'
+import { TARGETS, type TargetId } from '@unimorph/core'
+import { useEffect, useRef, type ReactNode } from 'react'
+import type { CodebaseChoice } from '../../../shared/lib/api'
 import { Button } from '../../../shared/ui/Button'
 import { useGlossary } from '../model/glossary-store'
 
+/** The folders of the demo's codebases are called as the targets. */
+const describe = ({ folder, isDemo }: CodebaseChoice): string => {
+  const target = folder.split(/[\\/]/).at(-1) ?? ''
+  return isDemo && target in TARGETS ? TARGETS[target as TargetId].label : folder
+}
+
+const ChoiceList = ({
+  label,
+  choices,
+  empty,
+}: {
+  readonly label: string
+  /** Undefined while they are looked for. */
+  readonly choices: readonly CodebaseChoice[] | undefined
+  readonly empty: ReactNode
+}) => {
+  const choose = useGlossary((s) => s.choose)
+  return (
+    <section className="mb-3">
+      <h3 className="mb-1 font-semibold">{label}</h3>
+      <ul className="border-y border-rule" aria-label={label}>
+        {choices?.map((choice) => (
+          <li key={choice.folder} className="border-b border-rule last:border-0">
+            <button
+              type="button"
+              onClick={() => void choose(choice.folder)}
+              title={choice.folder}
+              className="flex w-full items-baseline gap-2 px-2 py-1.5 text-left hover:bg-tint"
+            >
+              <span className="shrink-0 font-medium">{choice.name}</span>
+              <span className="min-w-0 flex-1 truncate text-right text-soft">
+                {describe(choice)}
+              </span>
+            </button>
+          </li>
+        ))}
+        {!choices && (
+          <li role="status" className="px-2 py-1.5 text-soft">
+            Looking …
+          </li>
+        )}
+        {choices?.length === 0 && <li className="px-2 py-1.5 text-soft">{empty}</li>}
+      </ul>
+    </section>
+  )
+}
+
 /** Which codebase has the components the code should use. */
 export const CodebaseChooser = () => {
-  const { choices, isScanning, listChoices, choose, send } = useGlossary()
+  const { choices, isScanning, listChoices, send } = useGlossary()
+  const own = choices?.filter(({ isDemo }) => !isDemo)
+  const demo = choices?.filter(({ isDemo }) => isDemo)
   const input = useRef<HTMLInputElement>(null)
   useEffect(() => void listChoices(), [listChoices])
   return (
     <div className="min-h-0 flex-1 overflow-auto p-3 text-xs">
       <p className="mb-3 text-soft">
-        The code can use the components you have. Choose the codebase that holds them; it is read,
-        and nothing of it is run.
+        Choose the codebase whose components the code should use. Unimorph reads it and runs nothing
+        of it.
       </p>
       {isScanning ? (
         <p role="status">Scanning …</p>
       ) : (
         <>
-          <ul className="mb-3 border-y border-rule" aria-label="Codebases">
-            {(choices ?? []).map(({ folder, name }) => (
-              <li key={folder} className="border-b border-rule last:border-0">
-                <button
-                  type="button"
-                  onClick={() => void choose(folder)}
-                  className="block w-full px-2 py-1.5 text-left hover:bg-tint"
-                >
-                  <span className="block font-semibold">{name}</span>
-                  <span className="block truncate font-mono text-soft" title={folder}>
-                    {folder}
-                  </span>
-                </button>
-              </li>
-            ))}
-            {choices?.length === 0 && (
-              <li className="px-2 py-1.5 text-soft">No folder may be read yet.</li>
-            )}
-          </ul>
+          <ChoiceList
+            label="Your codebases"
+            choices={own}
+            empty={
+              <>
+                None yet. Start the server with{' '}
+                <code className="font-mono">npm start -- --codebase FOLDER</code>, or send a ZIP.
+              </>
+            }
+          />
           <input
             ref={input}
             type="file"
@@ -52,10 +94,17 @@ export const CodebaseChooser = () => {
           <Button className="text-xs" onClick={() => input.current?.click()}>
             Send a ZIP …
           </Button>
-          <p className="mt-3 text-soft">
-            For a folder of your own, start the server with{' '}
-            <code className="font-mono">npm start -- --codebase FOLDER</code>.
-          </p>
+          <hr className="my-3 border-rule" />
+          <ChoiceList
+            label="Demo codebases"
+            choices={demo}
+            empty={
+              <>
+                Not loaded. Start the server without <code className="font-mono">--no-demo</code> to
+                have one for each target.
+              </>
+            }
+          />
         </>
       )}
     </div>

@@ -4,6 +4,7 @@ import type { ScreenDrawing } from '../../../engine/protocol'
 import { useDesk } from '../model/desk-store'
 import { boxBetween, findLayerAt, findLayersIn } from '../model/hit-test'
 import { useStage } from '../model/stage-store'
+import { cornerMarks, InkLine, Marks, scaleBox } from './Drafting'
 import { Measures } from './Measures'
 import { ScreenPicture } from './ScreenPicture'
 import { Arranged, Evidence } from './StructureOverlay'
@@ -27,14 +28,9 @@ type OverlayProps = { readonly screen: string; readonly scale: number }
 const VEIL = 'absolute bg-[#23211c]/60 will-change-transform'
 
 /**
- * Darkens everything but the layer that is pointed at in the outline: four plain rectangles around it, which
- * need no painting however tall the screen is.
+ * Darkens everything but one layer: four plain rectangles around it, which need no painting however tall the screen is.
  */
-const Lamp = ({ screen, scale }: OverlayProps) => {
-  const lit = useDesk((s) => s.lit)
-  const layer = useDesk((s) => s.drawn?.layers.find((l) => l.key === lit))
-  if (lit === undefined || layer?.screen !== screen) return null
-  const { box } = layer
+const Alone = ({ box, scale }: { readonly box: Box; readonly scale: number }) => {
   // Whole px: parts that share a fraction of one would show a seam.
   const edge = (px: number): number => Math.max(0, Math.round(px * scale))
   const [left, top] = [edge(box.x), edge(box.y)]
@@ -46,31 +42,57 @@ const Lamp = ({ screen, scale }: OverlayProps) => {
       <div className={VEIL} style={{ left: 0, top, width: left, height }} />
       <div className={VEIL} style={{ left: right, right: 0, top, height }} />
       <div className={VEIL} style={{ left: 0, right: 0, top: bottom, bottom: 0 }} />
-      <div data-testid="lamp" className="absolute" style={{ left, top, width, height }} />
+      <div data-testid="alone" className="absolute" style={{ left, top, width, height }} />
     </div>
   )
 }
 
-/** The selected layers, outlined. */
+/** The layer that is pointed at, outlined; while the key for that is held, it or the selected one alone. */
+const Pointed = ({ screen, scale }: OverlayProps) => {
+  const isAlone = useStage((s) => s.isAlone)
+  const pointed = useDesk((s) => s.pointed)
+  const selected = useDesk((s) => s.selection.at(-1))
+  const key = pointed ?? (isAlone ? selected : undefined)
+  const layer = useDesk((s) => s.drawn?.layers.find((l) => l.key === key))
+  if (key === undefined || layer?.screen !== screen) return null
+  if (isAlone) return <Alone box={layer.box} scale={scale} />
+  return (
+    <div
+      aria-hidden
+      data-testid="pointed"
+      className="pointer-events-none absolute outline-1 outline-ink ring-1 ring-paper/80"
+      style={placed(layer.box, scale)}
+    />
+  )
+}
+
+/** Marks at the corners of the selected layers. The thread begins and ends at the box of the last. */
 const Selection = ({ screen, scale }: OverlayProps) => {
   const layers = useDesk((s) => s.drawn?.layers)
   const selection = useDesk((s) => s.selection)
   const selected = new Set(selection)
-  return layers
-    ?.filter((l) => selected.has(l.key) && l.screen === screen)
-    .map(({ key, box }) => (
-      <div
-        key={key}
-        aria-hidden
-        className="pointer-events-none absolute outline-2 -outline-offset-1 outline-[#2a6340]"
-        style={placed(box, scale)}
-      />
-    ))
+  const primary = selection.at(-1)
+  return (
+    <Marks testId="selection">
+      {layers
+        ?.filter((l) => selected.has(l.key) && l.screen === screen)
+        .map(({ key, box }) => {
+          const place = scaleBox(box, scale)
+          return (
+            <g key={key}>
+              <InkLine d={cornerMarks(place)} />
+              {key === primary && <rect data-thread="design" fill="none" {...place} />}
+            </g>
+          )
+        })}
+    </Marks>
+  )
 }
 
 /** Picking layers with the pointer: one by a click, several with a frame drawn around them. */
 const usePicking = (screen: string, scale: number) => {
   const select = useDesk((s) => s.select)
+  const point = useDesk((s) => s.point)
   const [drag, setDrag] = useState<{ from: Point; to: Point }>()
 
   const pointOf = (event: PointerEvent<HTMLDivElement>): Point => {
@@ -105,8 +127,11 @@ const usePicking = (screen: string, scale: number) => {
         setDrag({ from: point, to: point })
       },
       onPointerMove: (event: PointerEvent<HTMLDivElement>) => {
-        if (drag) setDrag({ ...drag, to: pointOf(event) })
+        const at = pointOf(event)
+        if (drag) setDrag({ ...drag, to: at })
+        else point(findLayerAt(useDesk.getState().drawn?.layers ?? [], screen, at.x, at.y)?.key)
       },
+      onPointerLeave: () => point(undefined),
       onPointerUp: finish,
       onPointerCancel: () => setDrag(undefined),
     },
@@ -120,6 +145,7 @@ const usePicking = (screen: string, scale: number) => {
 export const DesignPane = ({ screen, scale }: Props) => {
   const pointer = useStage((s) => s.pointer)
   const { frame, handlers } = usePicking(screen.key, scale)
+  const isAlone = useStage((s) => s.isAlone)
   const onText = pointer === 'text'
 
   return (
@@ -128,20 +154,22 @@ export const DesignPane = ({ screen, scale }: Props) => {
       role="group"
       aria-label={`Design of ${screen.name}`}
       {...(onText ? {} : handlers)}
-      className="relative touch-none overflow-hidden bg-white shadow-sm outline outline-rule"
+      className="relative touch-none bg-white shadow-sm outline outline-rule"
       style={{ width: screen.width * scale, height: screen.height * scale }}
     >
-      <ScreenPicture screen={screen} />
-      {onText && <TextOverlay screen={screen.key} scale={scale} />}
-      <Lamp screen={screen.key} scale={scale} />
-      <Arranged screen={screen.key} scale={scale} />
+      <div className="absolute inset-0 overflow-hidden">
+        <ScreenPicture screen={screen} />
+        {onText && <TextOverlay screen={screen.key} scale={scale} />}
+      </div>
+      <Pointed screen={screen.key} scale={scale} />
+      {!isAlone && <Arranged screen={screen.key} scale={scale} />}
       <Selection screen={screen.key} scale={scale} />
       <Evidence screen={screen.key} scale={scale} />
-      {!onText && !frame && <Measures screen={screen.key} scale={scale} />}
+      {!onText && !frame && !isAlone && <Measures screen={screen.key} scale={scale} />}
       {frame && (
         <div
           aria-hidden
-          className="pointer-events-none absolute border border-dashed border-[#2a6340] bg-[#2a6340]/10"
+          className="pointer-events-none absolute border border-dashed border-ink bg-paper/30"
           style={placed(frame, scale)}
         />
       )}

@@ -5,6 +5,7 @@ import { Button } from '../../../shared/ui/Button'
 import { copyText } from '../../../shared/lib/copy-text'
 import { useHome } from '../../intake'
 import { useDesk } from '../model/desk-store'
+import { useAloneKey } from '../model/use-alone-key'
 import { useFollowCodebase } from '../model/use-follow-codebase'
 import { useLanes } from '../model/lanes-store'
 import { DeskBar } from './DeskBar'
@@ -15,6 +16,7 @@ import { Source } from './Source'
 import { StylingSelect } from './StylingSelect'
 import { Stage } from './Stage'
 import { StageTools } from './StageTools'
+import { Thread } from './Thread'
 
 const FOLDED = 32
 
@@ -80,6 +82,7 @@ export const Desk = () => {
   const [path, setPath] = useState<string>()
   useUndoKeys()
   useTargetKeys()
+  useAloneKey()
   useFollowCodebase()
 
   // Taking in an edition of the same project leads here again; its own visit opens it anew.
@@ -174,6 +177,7 @@ export const Desk = () => {
           </Lane>
         </div>
       </main>
+      <Thread />
       <div
         role="status"
         className="flex h-7 shrink-0 items-center gap-4 border-t border-rule px-3 text-xs text-soft"

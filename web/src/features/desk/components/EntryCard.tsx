@@ -96,7 +96,7 @@ export const EntryCard = ({ at, entry, thing, components, problems }: Props) => 
           </Button>
         )}
         <Button className="h-6! text-xs" onClick={() => change(() => undefined)}>
-          Write it out
+          Remove mapping
         </Button>
       </div>
       <ComponentSelect

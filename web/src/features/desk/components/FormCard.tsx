@@ -9,9 +9,9 @@ import { useForms } from '../model/forms-store'
 import { AnswersDialog } from './AnswersDialog'
 
 const TO = [
-  { value: 'handler', label: 'a function to fill in' },
-  { value: 'endpoint', label: 'an address' },
-  { value: 'try', label: 'here, for trying out' },
+  { value: 'handler', label: 'a function you write' },
+  { value: 'endpoint', label: 'a URL' },
+  { value: 'try', label: 'this server, to try it out' },
 ] as const
 type To = (typeof TO)[number]['value']
 

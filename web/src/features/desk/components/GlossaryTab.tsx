@@ -67,7 +67,7 @@ export const GlossaryTab = () => {
         {past.some((one) => one.project === project) && (
           <Button
             className="h-6! text-xs"
-            title="Take back the last change of the glossary"
+            title="Undo the last change of the glossary"
             onClick={() => void undo()}
           >
             Undo
@@ -82,7 +82,7 @@ export const GlossaryTab = () => {
           {isScanning ? 'Scanning …' : 'Scan again'}
         </Button>
         <Button className="h-6! text-xs" disabled={isScanning} onClick={() => void leave()}>
-          Use none
+          Disconnect
         </Button>
       </div>
       <p className="text-soft">
@@ -152,7 +152,7 @@ export const GlossaryTab = () => {
             {
               entry,
               confidence: 0,
-              evidence: ['It waits in the glossary to be confirmed'],
+              evidence: ['Proposed in the glossary file, not confirmed yet'],
               others: [],
             },
           ]

@@ -140,7 +140,7 @@ export const LayoutDialog = ({ layer, onDone, onClose }: LayoutProps) => {
         <div className="mt-5 flex justify-end gap-2">
           <Button onClick={onClose}>Cancel</Button>
           <Button onClick={() => onDone({ kind: 'set-layout', layer, layout: null })}>
-            Leave it to the program
+            Automatic
           </Button>
           <Button type="submit" tone="main" disabled={!isPossible}>
             Set

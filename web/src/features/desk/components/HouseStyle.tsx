@@ -47,7 +47,7 @@ const CODE_ROWS: readonly Row<keyof CodeStyle>[] = [
   },
   {
     field: 'indent',
-    label: 'One step in',
+    label: 'Indentation',
     options: [
       ['2', '2 spaces'],
       ['4', '4 spaces'],
@@ -57,7 +57,7 @@ const CODE_ROWS: readonly Row<keyof CodeStyle>[] = [
   },
   {
     field: 'width',
-    label: 'Longest line',
+    label: 'Line length',
     options: ['80', '100', '120', '140'].map((width) => [width, `${width} characters`] as const),
   },
   {
@@ -79,31 +79,31 @@ const CODE_ROWS: readonly Row<keyof CodeStyle>[] = [
   },
   {
     field: 'brackets',
-    label: 'End of a long tag',
+    label: 'Closing bracket',
     options: [
-      ['own-line', 'on a line of its own'],
+      ['own-line', 'on its own line'],
       ['same-line', 'after the last attribute'],
     ],
   },
   {
     field: 'arrows',
-    label: 'A single parameter',
+    label: 'Arrow function parentheses',
     options: [
-      ['always', 'in parentheses'],
-      ['avoid', 'without parentheses'],
+      ['always', 'always'],
+      ['avoid', 'only where needed'],
     ],
   },
 ]
 
 const UNIT_OPTIONS = [
-  ['drawn', 'steps in rem, others in px'],
+  ['drawn', 'rem for scale steps, px otherwise'],
   ['rem', 'in rem'],
   ['px', 'in px'],
 ] as const
 
 const PICTURE_OPTIONS = [
   ['import', 'imported as modules'],
-  ['public', 'by their address, in public/'],
+  ['public', 'by URL from public/'],
 ] as const
 
 const ANGULAR_PICTURE_OPTIONS = [
@@ -112,8 +112,8 @@ const ANGULAR_PICTURE_OPTIONS = [
 ] as const
 
 const TEMPLATE_OPTIONS = [
-  ['file', 'in files of their own'],
-  ['class', 'in the class'],
+  ['file', 'separate files'],
+  ['class', 'inline'],
 ] as const
 
 const AS_IT_COMES = {
@@ -130,10 +130,10 @@ const AS_IT_COMES = {
 
 const NO_EXTRAS: readonly Extra[] = []
 const EXTRA_LABELS: Readonly<Record<Extra, string>> = {
-  comments: 'Comments: what of the design they are',
-  examples: 'A page of how components are used',
-  sizes: 'Pictures in several sizes, as WebP',
-  tests: 'Tests: components show what they are given',
+  comments: 'Comments that name the layer',
+  examples: 'Usage page for components',
+  sizes: 'Pictures in several sizes (WebP)',
+  tests: 'Tests for components',
 }
 
 /** Pages have no components to be explained, and Flutter picks sizes of pictures in its own way. */
@@ -150,7 +150,7 @@ const hasExtra = (target: TargetId, extra: Extra): boolean => {
 }
 
 const NAME_OPTIONS = [
-  ['', 'as the target has it'],
+  ['', 'target’s default'],
   ['pascal', 'TideTable'],
   ['kebab', 'tide-table'],
   ['camel', 'tideTable'],
@@ -267,9 +267,9 @@ export const HouseStyle = ({ onClose }: { readonly onClose: () => void }) => {
     <Modal title="House style" isOpen onClose={onClose} size="broad">
       <p className="mt-1 text-sm text-soft">
         {hasCodebase
-          ? 'What is not set here is as in the codebase, or as its formatter is told. '
-          : 'The code follows at once, and the project’s own Prettier is set to the same. '}
-        It is part of the project’s settings, which the command line reads as well.
+          ? 'What is not set here follows the codebase and its formatter. '
+          : 'The code changes at once, and so does the delivered Prettier configuration. '}
+        These settings belong to the project; the command line reads them too.
       </p>
       <div className="mt-4 grid grid-cols-2 gap-8">
         <fieldset className="flex min-w-0 flex-col gap-2">
@@ -364,9 +364,7 @@ export const HouseStyle = ({ onClose }: { readonly onClose: () => void }) => {
               />
             )}
             <details open={hadFolders}>
-              <summary className="cursor-pointer text-sm">
-                Folders, where they have other names
-              </summary>
+              <summary className="cursor-pointer text-sm">Folder names</summary>
               <div className="mt-2 flex flex-col gap-2">
                 {FOLDERS.map((name) => (
                   <TextField
@@ -422,7 +420,7 @@ export const HouseStyle = ({ onClose }: { readonly onClose: () => void }) => {
                     changeFiles({ renamed: without(rest) })
                   }}
                 >
-                  Put back
+                  Reset
                 </Button>
               </li>
             ))}
@@ -431,7 +429,7 @@ export const HouseStyle = ({ onClose }: { readonly onClose: () => void }) => {
       )}
       <div className="mt-5 flex justify-end gap-2">
         <Button disabled={without(set) === undefined} onClick={() => changeSettings(AS_IT_COMES)}>
-          As it comes
+          Reset to defaults
         </Button>
         <Button tone="main" onClick={onClose}>
           Done

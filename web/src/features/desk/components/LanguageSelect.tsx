@@ -6,17 +6,17 @@ const LANGUAGES = 'ar cs da de el en es fi fr he hi hu it ja ko nb nl pl pt ro s
 
 const names = new Intl.DisplayNames(['en'], { type: 'language' })
 
-/** The language of the pages: told by the words on them, until a person says it. */
+/** The language of the pages: detected from their text until a person chooses one. */
 export const LanguageSelect = () => {
   const said = useDesk((s) => s.settings.language)
   const found = useDesk((s) => s.converted?.language)
   const changeSettings = useDesk((s) => s.changeSettings)
   const isOther = said !== undefined && !LANGUAGES.includes(said)
-  const told = said === undefined && found !== undefined ? ` (${names.of(found)})` : ''
+  const detected = found === undefined ? 'Detected' : `Detected: ${names.of(found)}`
   return (
     <label
       className="flex min-w-0 basis-full items-center gap-1.5"
-      title="What the pages say their language is"
+      title="Language of the pages (lang attribute)"
     >
       Language
       <select
@@ -24,7 +24,7 @@ export const LanguageSelect = () => {
         onChange={(event) => changeSettings({ language: event.target.value || undefined })}
         className="h-6 min-w-0 flex-1 rounded-sm border border-rule bg-sheet px-1 text-xs"
       >
-        <option value="">as the words tell{told}</option>
+        <option value="">{said === undefined ? detected : 'Detect'}</option>
         {[...LANGUAGES, ...(isOther ? [said] : [])].map((tag) => (
           <option key={tag} value={tag}>
             {names.of(tag)}

@@ -73,7 +73,8 @@ export const LayerCard = () => {
   if (!details) {
     return (
       <p className="border-t border-rule p-3 text-xs text-soft">
-        Select a layer to read its measures, colours and text style.
+        Select a layer to see its measures, colours and text style. Hold A to see the layer under
+        the pointer alone.
       </p>
     )
   }

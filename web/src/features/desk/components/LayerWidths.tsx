@@ -51,7 +51,7 @@ export const LayerWidths = ({ report }: { readonly report: WidthAnswer }) => {
   if (!details || layer === undefined) {
     return (
       <p className="border-t border-rule p-3 text-xs text-soft">
-        Select a layer to set something about it at one width or at all.
+        Select a layer to change it at one width or at all widths.
       </p>
     )
   }
@@ -84,7 +84,7 @@ export const LayerWidths = ({ report }: { readonly report: WidthAnswer }) => {
             className="h-6! text-xs"
             onClick={() => void edit({ kind: 'set-at', layer, ...range, set: null })}
           >
-            As read
+            Reset
           </Button>
         )}
       </div>
@@ -103,7 +103,7 @@ export const LayerWidths = ({ report }: { readonly report: WidthAnswer }) => {
               label="As"
               value={own.direction ?? 'auto'}
               options={[
-                { value: 'auto', label: 'as is' },
+                { value: 'auto', label: 'unchanged' },
                 { value: 'row', label: 'row' },
                 { value: 'column', label: 'column' },
               ]}

@@ -29,7 +29,7 @@ const MatchRow = ({
           type="button"
           className="min-w-0 flex-1 truncate text-left hover:underline"
           onClick={() => select([match.other])}
-          title={match.isRuling ? 'Said by hand' : match.evidence}
+          title={match.isRuling ? 'Set by you' : match.evidence}
         >
           {report.names[match.other] ?? match.other}
         </button>
@@ -55,7 +55,7 @@ const MatchRow = ({
             className="h-6! text-xs"
             onClick={() => void edit({ kind: 'match', layer: match.other, to: null, screens })}
           >
-            Not the same
+            Separate
           </Button>
           {canTake && (
             <Button
@@ -72,7 +72,7 @@ const MatchRow = ({
               className="h-6! text-xs"
               onClick={() => void edit({ kind: 'match', layer: match.other, screens })}
             >
-              As found
+              Reset
             </Button>
           )}
         </div>

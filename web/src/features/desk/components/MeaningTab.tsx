@@ -61,7 +61,7 @@ export const MeaningTab = () => {
     setChosen(layer)
     select([toShownKey(report, screen, layerOfNode(layer))])
   }
-  if (!roles) return <p className="p-3 text-xs text-soft">Reading what the layers are …</p>
+  if (!roles) return <p className="p-3 text-xs text-soft">Reading roles …</p>
   const doubtful = byDoubt(roles).filter(isDoubtful)
   const sure = roles.filter((role) => !isDoubtful(role))
   const next = doubtful.find((role) => role.layer !== key)
@@ -85,7 +85,7 @@ export const MeaningTab = () => {
         </Button>
         <label
           className="flex items-center gap-1.5 whitespace-nowrap"
-          title="What is pressed answers the pointer"
+          title="Style links and buttons for hover and press where the design draws no such state"
         >
           <input
             type="checkbox"
@@ -93,16 +93,20 @@ export const MeaningTab = () => {
             onChange={(event) => changeSettings({ derivesStates: event.target.checked })}
             className="accent-settled"
           />
-          States not drawn
+          Add hover and active styles
         </label>
         <LanguageSelect />
         {isMapOpen && <ScreenMap onClose={() => setIsMapOpen(false)} />}
       </div>
       <div className="min-h-0 flex-1 overflow-auto">
-        <Section title="To be looked at" count={doubtful.length} hint="Readings that are not sure">
+        <Section
+          title="To decide"
+          count={doubtful.length}
+          hint="Uncertain readings, least certain first"
+        >
           {doubtful.length === 0 ? (
             <p className="px-3 text-xs text-soft">
-              Every reading is sure. Choose a layer to say what it is.
+              Nothing to decide. Select a layer to change its role.
             </p>
           ) : (
             <>
@@ -115,10 +119,10 @@ export const MeaningTab = () => {
             </>
           )}
         </Section>
-        <Section title="Read for sure, or said by hand" count={sure.length}>
+        <Section title="Settled" count={sure.length}>
           {sure.length === 0 ? (
             <p className="px-3 text-xs text-soft">
-              Nothing here is more than layout. Choose a layer to say what it is.
+              No layer has a role yet. Select a layer to set one.
             </p>
           ) : (
             rows(sure)

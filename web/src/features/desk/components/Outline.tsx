@@ -26,7 +26,7 @@ import { useArrange } from './ArrangeMenu'
 import { OutlineFilter } from './OutlineFilter'
 
 const ROW_HEIGHT = 26
-/** How long the pointer rests on a row before its layer is lit. */
+/** How long the pointer rests on a row before its layer is outlined. */
 const REST_MS = 90
 
 const toggled = <T,>(set: ReadonlySet<T>, item: T): Set<T> => {
@@ -43,7 +43,7 @@ export const Outline = () => {
   const edit = useDesk((s) => s.edit)
   const [open, setOpen] = useState<ReadonlySet<string>>(new Set())
   const [filter, setFilter] = useState<Filter>(NO_FILTER)
-  const light = useDesk((s) => s.light)
+  const point = useDesk((s) => s.point)
   const [renaming, setRenaming] = useState<LayerRow>()
   const list = useRef<HTMLDivElement>(null)
 
@@ -112,14 +112,14 @@ export const Outline = () => {
     [],
   )
   const onRename = useCallback((row: LayerRow) => latest.current.rename(row), [])
-  // While the list scrolls under the pointer, every row passes below it; only one that it rests on is lit.
+  // While the list scrolls under the pointer, every row passes below it; only one that it rests on is outlined.
   const resting = useRef<number>(undefined)
   const onPoint = useCallback(
     (key: string | undefined) => {
       window.clearTimeout(resting.current)
-      resting.current = window.setTimeout(() => light(key), key === undefined ? 0 : REST_MS)
+      resting.current = window.setTimeout(() => point(key), key === undefined ? 0 : REST_MS)
     },
-    [light],
+    [point],
   )
   const onToggle = useCallback((key: string) => setOpen((keys) => toggled(keys, key)), [])
 

@@ -43,6 +43,7 @@ export const OutlineRow = memo(
       <div
         id={`row-${index}`}
         role="row"
+        data-key={row.key}
         aria-level={row.depth + 1}
         aria-rowindex={index + 1}
         aria-selected={isSelected}

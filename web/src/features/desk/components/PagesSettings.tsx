@@ -2,9 +2,9 @@ import type { Grain } from '@unimorph/core'
 import { useDesk } from '../model/desk-store'
 
 const LABELS: Readonly<Record<Grain, string>> = {
-  page: 'in one file each',
-  sections: 'cut into their sections',
-  fine: 'cut finer',
+  page: 'one file per page',
+  sections: 'split by section',
+  fine: 'split finer',
 }
 
 /** How finely long pages are cut into files, and whether there is a page of all components. */
@@ -36,7 +36,7 @@ export const PagesSettings = () => {
             changeSettings({ library: event.target.checked ? 'page' : undefined })
           }
         />
-        A page that shows every variant of every component
+        Add a page with every variant of every component
       </label>
     </div>
   )

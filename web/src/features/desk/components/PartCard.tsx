@@ -95,7 +95,7 @@ export const PartCard = ({ part, components, others, rowOf, nameOf, selected, on
     return (
       component?.props
         .flatMap(({ kind }, i) => (kind === 'classes' ? [] : [shown(use?.values[i])]))
-        .join(' · ') ?? 'written where it stands'
+        .join(' · ') ?? 'inlined'
     )
   }
   return (
@@ -151,7 +151,7 @@ export const PartCard = ({ part, components, others, rowOf, nameOf, selected, on
             {origin.kind !== 'component' && instances.length > 1 && (
               <Button
                 className="h-5! px-1.5! text-xs"
-                title="Makes this one a part of its own"
+                title="Make this instance a part of its own"
                 onClick={() => void edit({ kind: 'set-part', layers: [layer], of: layer })}
               >
                 Split off
@@ -159,7 +159,7 @@ export const PartCard = ({ part, components, others, rowOf, nameOf, selected, on
             )}
             <Button
               className="h-5! px-1.5! text-xs"
-              title="Writes this one where it stands"
+              title="Inline this instance"
               onClick={() => void edit({ kind: 'set-part', layers: [layer], as: 'none' })}
             >
               Detach
@@ -172,7 +172,7 @@ export const PartCard = ({ part, components, others, rowOf, nameOf, selected, on
           className="h-6! text-xs"
           onClick={() => void edit({ kind: 'set-part', layers: [...instances], as: 'none' })}
         >
-          {instances.length === 1 ? 'Write it where it stands' : 'Detach all'}
+          {instances.length === 1 ? 'Inline' : 'Detach all'}
         </Button>
         {origin.kind !== 'component' && others.length > 0 && (
           <select
@@ -198,7 +198,7 @@ export const PartCard = ({ part, components, others, rowOf, nameOf, selected, on
               void edit({ kind: 'set-part', layers: [...instances], as: null, of: null })
             }
           >
-            As found
+            Reset
           </Button>
         )}
       </div>

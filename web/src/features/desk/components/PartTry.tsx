@@ -194,7 +194,7 @@ export const PartTry = ({ component, nameOf, onClose }: Props) => {
             <p className="text-soft">It is given nothing: it always looks like this.</p>
           )}
           <label className="mt-2 flex items-center gap-2 border-t border-rule pt-3 text-xs">
-            Room
+            Padding
             <input
               type="range"
               min={200}

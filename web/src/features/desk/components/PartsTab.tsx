@@ -101,17 +101,17 @@ export const PartsTab = () => {
             rows(drawn)
           )}
         </Section>
-        <Section title="Found, or said by hand" count={found.length}>
+        <Section title="Components" count={found.length}>
           {found.length === 0 ? (
             <p className="px-3 text-xs text-soft">
-              Nothing repeats that would be worth a component. Choose a layer to make one of it.
+              Nothing repeats often enough for a component. Select a layer to make one.
             </p>
           ) : (
             rows(found)
           )}
         </Section>
         {detached.length > 0 && (
-          <Section title="Written where they stand" count={detached.length}>
+          <Section title="Inlined" count={detached.length}>
             <ul>
               {detached.map((layer) => (
                 <li key={layer} className="flex items-baseline gap-2 px-3 py-0.5 text-xs">
@@ -126,7 +126,7 @@ export const PartsTab = () => {
                     className="h-6! text-xs"
                     onClick={() => void edit({ kind: 'set-part', layers: [layer], as: null })}
                   >
-                    As found
+                    Reset
                   </Button>
                 </li>
               ))}
@@ -149,39 +149,39 @@ export const PartsTab = () => {
       {(!part || (last !== undefined && !part.instances.includes(last))) && (
         <div className="flex items-baseline gap-2 border-t border-rule p-3 text-xs text-soft">
           {last === undefined ? (
-            'Choose a part to see its instances and what they are given.'
+            'Select a part to see its instances and props.'
           ) : (
             <>
               <span className="min-w-0 flex-1">
                 {refused.includes(last)
                   ? `${nameOf(last)} cannot be a part: something in it opens, shows or sends what is on its page.`
                   : slots.includes(last)
-                    ? `${nameOf(last)} is a slot of the part it is in.`
-                    : `${nameOf(last)} is no part.`}
+                    ? `${nameOf(last)} is a slot of its part.`
+                    : `${nameOf(last)} is not a part.`}
               </span>
               {refused.includes(last) || slots.includes(last) ? (
                 <Button
                   className="h-6! text-xs"
                   onClick={() => void edit({ kind: 'set-part', layers: [last], as: null })}
                 >
-                  As found
+                  Reset
                 </Button>
               ) : (
                 <>
                   {isInside(last) && (
                     <Button
                       className="h-6! text-xs"
-                      title="What stands at its place is given to the component by who uses it"
+                      title="The page passes its content to the component"
                       onClick={() => void edit({ kind: 'set-part', layers: [last], as: 'slot' })}
                     >
-                      Make it a slot
+                      Make a slot
                     </Button>
                   )}
                   <Button
                     className="h-6! text-xs"
                     onClick={() => void edit({ kind: 'set-part', layers: [last], as: 'part' })}
                   >
-                    Make it one
+                    Make a component
                   </Button>
                 </>
               )}

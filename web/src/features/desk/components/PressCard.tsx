@@ -8,15 +8,15 @@ import { toCodeKeys, useWidths } from '../model/widths-store'
 type Kind = Link['kind'] | 'none'
 
 const KINDS: readonly { readonly value: Kind; readonly label: string }[] = [
-  { value: 'none', label: 'does nothing' },
-  { value: 'screen', label: 'goes to a screen' },
-  { value: 'address', label: 'opens an address' },
-  { value: 'section', label: 'scrolls to a layer' },
-  { value: 'open', label: 'shows a screen over the page' },
-  { value: 'close', label: 'closes what it stands in' },
-  { value: 'toggle', label: 'shows and hides a layer' },
-  { value: 'tab', label: 'shows a layer as a tab' },
-  { value: 'submit', label: 'sends its form' },
+  { value: 'none', label: 'nothing' },
+  { value: 'screen', label: 'go to screen' },
+  { value: 'address', label: 'open URL' },
+  { value: 'section', label: 'scroll to layer' },
+  { value: 'open', label: 'show screen over the page' },
+  { value: 'close', label: 'close its panel' },
+  { value: 'toggle', label: 'show or hide layer' },
+  { value: 'tab', label: 'switch to tab' },
+  { value: 'submit', label: 'submit form' },
 ]
 const PANELS: readonly { readonly value: PanelKind; readonly label: string }[] = [
   { value: 'dialog', label: 'as a dialog' },
@@ -127,7 +127,7 @@ export const PressCard = ({ layer, press }: { readonly layer: string; readonly p
   return (
     <fieldset className="mb-2 flex flex-wrap items-center gap-1.5 border-t border-rule pt-2">
       <legend className="float-left w-full text-soft">When it is pressed</legend>
-      <Choice isLabelHidden label="Pressing it" value={kind} options={KINDS} onChange={choose} />
+      <Choice isLabelHidden label="On press" value={kind} options={KINDS} onChange={choose} />
       {(kind === 'screen' || kind === 'open') && (
         <Choice
           isLabelHidden
@@ -180,7 +180,7 @@ export const PressCard = ({ layer, press }: { readonly layer: string; readonly p
               className="h-6! text-xs"
               onClick={() => say({ ...own, starts: own.starts === 'hidden' ? 'shown' : 'hidden' })}
             >
-              {own.starts === 'hidden' ? 'Hidden at first' : 'Shown at first'}
+              {own.starts === 'hidden' ? 'Initially hidden' : 'Initially shown'}
             </Button>
           )}
         </>

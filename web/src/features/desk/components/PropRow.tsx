@@ -15,7 +15,7 @@ const typeOf = ({ kind, of, fields, options = [] }: Prop): string => {
 
 const ALWAYS = '\u0000always'
 
-/** What may be said of a prop where nothing is given. */
+/** What may be said of a prop default. */
 const choicesOf = ({ kind, options = [] }: Prop): readonly (readonly [string, string])[] =>
   kind === 'flag'
     ? [
@@ -35,7 +35,7 @@ type Props = {
   readonly mayBeNumber: boolean
 }
 
-/** Something a component is given: what it is called, what it is, and what holds where nothing is given. */
+/** Something a component is given: what it is called, what it is, and what holds default. */
 export const PropRow = ({ part, prop, isLacking, mayBeNumber }: Props) => {
   const edit = useDesk((s) => s.edit)
   const [name, setName] = useState(prop.name)
@@ -105,12 +105,12 @@ export const PropRow = ({ part, prop, isLacking, mayBeNumber }: Props) => {
       <td className="py-0.5 text-right whitespace-nowrap text-soft">
         {isListed ? (
           <select
-            aria-label={`${prop.name} where nothing is given`}
+            aria-label={`${prop.name} default`}
             value={prop.standard === undefined ? ALWAYS : String(prop.standard)}
             onChange={(event) => setOtherwise(event.target.value)}
             className="h-6 max-w-28 rounded-sm border border-rule bg-sheet px-1"
           >
-            {!isLacking && <option value={ALWAYS}>always given</option>}
+            {!isLacking && <option value={ALWAYS}>required</option>}
             {choicesOf(prop).map(([value, label]) => (
               <option key={value} value={value}>
                 {label}
@@ -119,8 +119,8 @@ export const PropRow = ({ part, prop, isLacking, mayBeNumber }: Props) => {
           </select>
         ) : (prop.kind === 'text' || prop.kind === 'number') && !isLacking ? (
           <input
-            aria-label={`${prop.name} where nothing is given`}
-            placeholder="always given"
+            aria-label={`${prop.name} default`}
+            placeholder="required"
             value={standard}
             onChange={(event) => setStandard(event.target.value)}
             onBlur={() => {
@@ -136,7 +136,7 @@ export const PropRow = ({ part, prop, isLacking, mayBeNumber }: Props) => {
         ) : prop.isOptional ? (
           'may lack'
         ) : (
-          'always given'
+          'required'
         )}
       </td>
     </tr>

@@ -1,8 +1,10 @@
+import type { Box } from '@unimorph/core'
 import { useCallback, useEffect, useLayoutEffect, useReducer, useRef, useState } from 'react'
 import { useDesk } from '../model/desk-store'
 import { beginWith, changeFrames } from '../model/result-frames'
 import { resultWatch } from '../model/result-watch'
 import { useForms } from '../model/forms-store'
+import { cornerMarks, InkLine, Marks, scaleBox } from './Drafting'
 import { toCodeKeys, toShownKey, useWidths } from '../model/widths-store'
 
 type Props = {
@@ -23,12 +25,21 @@ type Props = {
 type Message =
   | { kind: 'ready' | 'shown' }
   | { kind: 'height'; px: number }
+  | { kind: 'marked'; boxes: readonly Box[] }
   | { kind: 'select'; layer: string }
   | { kind: 'follow'; href: string }
   | { kind: 'route'; route: string }
   | { kind: 'answers'; form: string; values: Readonly<Record<string, string>> }
 
 const TALLEST_PX = 30_000
+
+/** The page runs code of its own: what it says is checked. */
+const isBox = (value: unknown): value is Box =>
+  typeof value === 'object' &&
+  value !== null &&
+  ['x', 'y', 'width', 'height'].every((side) =>
+    Number.isFinite((value as Readonly<Record<string, unknown>>)[side]),
+  )
 
 /**
  * The generated code, running in a frame of its own origin that can reach neither the app nor the network. A frame shows one
@@ -47,6 +58,7 @@ export const ResultPane = ({
   const selection = useDesk((s) => s.selection)
   const report = useWidths((s) => s.report)
   const [state, dispatch] = useReducer(changeFrames, html, beginWith)
+  const [marked, setMarked] = useState<Readonly<Record<number, readonly Box[]>>>({})
   const [heights, setHeights] = useState<Readonly<Record<number, number>>>({})
   const elements = useRef(new Map<number, HTMLIFrameElement>())
   /** What frames were told, so that nothing is told twice. */
@@ -108,6 +120,9 @@ export const ResultPane = ({
           if (typeof px === 'number') setHeights((now) => ({ ...now, [id]: px }))
           break
         }
+        case 'marked':
+          if (Array.isArray(data.boxes)) setMarked({ [id]: data.boxes.filter(isBox) })
+          break
         case 'select':
           select([
             toShownKey(useWidths.getState().report, useDesk.getState().screen, String(data.layer)),
@@ -139,31 +154,46 @@ export const ResultPane = ({
   const tall = Math.min(TALLEST_PX, Math.max(height, heights[seen] ?? height))
   return (
     <div
-      className="relative overflow-hidden bg-white shadow-sm outline outline-rule"
+      className="relative bg-white shadow-sm outline outline-rule"
       style={{ width: width * scale, height: tall * scale }}
     >
-      {frames.map(({ id }) => {
-        const isSeen = id === seen
-        return (
-          <iframe
-            key={id}
-            ref={(element) => {
-              if (element) elements.current.set(id, element)
-              else elements.current.delete(id)
-            }}
-            data-testid={isSeen ? 'result' : undefined}
-            title={isSeen ? 'Generated code, running' : 'What will run next'}
-            aria-busy={isSeen && isBusy}
-            aria-hidden={!isSeen}
-            tabIndex={isSeen ? undefined : -1}
-            src="/preview"
-            sandbox="allow-scripts allow-forms"
-            scrolling="no"
-            className={`absolute top-0 left-0 origin-top-left border-0 ${isSeen ? '' : 'pointer-events-none opacity-0'}`}
-            style={{ width, height: tall, transform: `scale(${scale})` }}
-          />
-        )
-      })}
+      <div className="absolute inset-0 overflow-hidden">
+        {frames.map(({ id }) => {
+          const isSeen = id === seen
+          return (
+            <iframe
+              key={id}
+              ref={(element) => {
+                if (element) elements.current.set(id, element)
+                else elements.current.delete(id)
+              }}
+              data-testid={isSeen ? 'result' : undefined}
+              title={isSeen ? 'Generated code, running' : 'What will run next'}
+              aria-busy={isSeen && isBusy}
+              aria-hidden={!isSeen}
+              tabIndex={isSeen ? undefined : -1}
+              src="/preview"
+              sandbox="allow-scripts allow-forms"
+              scrolling="no"
+              className={`absolute top-0 left-0 origin-top-left border-0 ${isSeen ? '' : 'pointer-events-none opacity-0'}`}
+              style={{ width, height: tall, transform: `scale(${scale})` }}
+            />
+          )
+        })}
+      </div>
+      <Marks testId="result-selection">
+        {(marked[seen] ?? []).map((box, i, all) => {
+          const place = scaleBox(box, scale)
+          return (
+            <g key={i}>
+              <InkLine d={cornerMarks(place)} />
+              {keepsSpare && i === all.length - 1 && (
+                <rect data-thread="result" fill="none" {...place} />
+              )}
+            </g>
+          )
+        })}
+      </Marks>
     </div>
   )
 }

@@ -49,7 +49,7 @@ const RoleChoice = ({
     >
       <div className="relative min-w-0 flex-1">
         <ComboboxInput
-          aria-label="It is a"
+          aria-label="Role"
           displayValue={(role: Role) => ROLE_NAMES[role]}
           onChange={(event) => setTyped(event.target.value)}
           className="h-7 w-full rounded-sm border border-rule bg-sheet pr-6 pl-2 font-medium"
@@ -91,7 +91,7 @@ export const RoleCard = ({ layer, role }: Props) => {
   if (layer === undefined) {
     return (
       <p className="border-t border-rule p-3 text-xs text-soft">
-        Choose a layer to see what it is read as, and why.
+        Select a layer to see its role and why.
       </p>
     )
   }
@@ -137,7 +137,7 @@ export const RoleCard = ({ layer, role }: Props) => {
       {role?.role === 'textbox' && (
         <div className="mb-2">
           <Choice
-            label="Takes"
+            label="Input type"
             value={role.input ?? 'text'}
             options={inputTypeSchema.options.map((input) => ({
               value: input,
@@ -162,13 +162,13 @@ export const RoleCard = ({ layer, role }: Props) => {
             onChange={(event) => setAll(event.target.checked)}
             className="accent-settled"
           />
-          For all {alike.length} that are alike
+          Apply to all {alike.length} alike
         </label>
       )}
       <div className="flex flex-wrap gap-2">
         {role && isDoubtful(role) && (
           <Button className="h-6! text-xs" onClick={() => say(role.role, role)}>
-            It is
+            Confirm
           </Button>
         )}
         {role?.isRuling && (
@@ -176,7 +176,7 @@ export const RoleCard = ({ layer, role }: Props) => {
             className="h-6! text-xs"
             onClick={() => void edit({ kind: 'set-role', layers, role: null })}
           >
-            As read
+            Reset
           </Button>
         )}
       </div>
@@ -188,7 +188,7 @@ export const RoleCard = ({ layer, role }: Props) => {
             onChange={(event) => say(role!.role, { ...role!, required: event.target.checked })}
             className="accent-settled"
           />
-          Must be filled in
+          Required
         </label>
       )}
       {form && <FormCard form={form} />}

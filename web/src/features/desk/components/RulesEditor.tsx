@@ -14,11 +14,11 @@ const NEW: Readonly<Record<Rule['rule'], { readonly label: string; readonly rule
     rule: { rule: 'attribute-order', order: ['id', 'class', '*', 'aria-*', 'on*'] },
   },
   'add-attribute': {
-    label: 'An attribute that elements always have',
+    label: 'Attribute to add',
     rule: { rule: 'add-attribute', of: 'img', name: 'loading', value: 'lazy' },
   },
   'no-arbitrary-values': {
-    label: 'No values in brackets in Tailwind classes',
+    label: 'No arbitrary values in Tailwind classes',
     rule: { rule: 'no-arbitrary-values' },
   },
 }
@@ -116,7 +116,7 @@ export const RulesEditor = () => {
       <h3 className="font-semibold">Rules</h3>
       {rules.length === 0 && (
         <p className="text-sm text-soft">
-          None. A rule says what is wanted of every element, as the order of its attributes.
+          No rules. A rule holds for every element, such as the order of its attributes.
         </p>
       )}
       <ol className="mt-1 text-sm">
@@ -144,7 +144,7 @@ export const RulesEditor = () => {
                   save([...rules.slice(0, at - 1), rule, rules[at - 1]!, ...rules.slice(at + 1)])
                 }
               >
-                Earlier
+                Move up
               </Button>
             )}
             <Button
@@ -159,7 +159,7 @@ export const RulesEditor = () => {
       </ol>
       {problem !== undefined && (
         <p role="alert" className="text-sm text-problem">
-          Not taken: {problem}. Attributes that may be added: {ADDED.join(', ')}, data-….
+          Not saved: {problem}. Attributes that may be added: {ADDED.join(', ')}, data-….
         </p>
       )}
       <select

@@ -56,14 +56,14 @@ export const StageTools = () => {
       <Button
         aria-pressed={pointer === 'text'}
         onClick={() => set({ pointer: pointer === 'text' ? 'layers' : 'text' })}
-        title="Select and copy the text of the design in place of picking layers (T)"
+        title="Select and copy text of the design instead of layers (T)"
       >
         Text
       </Button>
       <Button
         aria-pressed={!picks}
         onClick={() => set({ picks: !picks })}
-        title="Use the page: follow its links in place of selecting"
+        title="Use the page: clicks follow links instead of selecting"
       >
         Use
       </Button>

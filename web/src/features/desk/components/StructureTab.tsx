@@ -46,7 +46,7 @@ const ChosenFinding = ({ finding, why }: { finding: Finding; why: string }) => {
           Choose
         </Button>
       ) : (
-        <p className="mt-1 text-soft">Nobody but you can mend this: change it in the design.</p>
+        <p className="mt-1 text-soft">No automatic repair: change it in the design.</p>
       )}
       {isReviewing && <ReviewDialog doubts={[finding]} onClose={() => setReviewing(false)} />}
       {isComparing && remedy && (

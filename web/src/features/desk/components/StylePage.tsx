@@ -215,7 +215,7 @@ export const StylePage = ({ list, onClose }: Props) => {
         <p className="min-w-0 flex-1 text-sm text-soft">
           {tokens.length === 0
             ? 'The design has no tokens yet: accept proposed ones or import a token file.'
-            : 'Only tokens that are used come into the delivered style sheet. A press on code copies it.'}
+            : 'Only tokens that are used come into the delivered style sheet. Click code to copy it.'}
         </p>
         <Button onClick={onClose}>Close</Button>
       </div>
@@ -231,25 +231,25 @@ export const StylePage = ({ list, onClose }: Props) => {
           </Part>
         )
       })}
-      <Part title="Text on ground">
+      <Part title="Contrast">
         {!pairs ? (
           <p className="text-sm text-soft">Looking at every text …</p>
         ) : pairs.length === 0 ? (
           <p className="text-sm text-soft">
-            No text stands on a plain colour: over pictures and gradients contrast cannot be told.
+            No text lies on a plain colour. Contrast over pictures and gradients is not measured.
           </p>
         ) : (
           <table className="w-full text-left text-sm">
             <thead className="text-xs text-soft">
               <tr>
                 <th scope="col" className="font-normal">
-                  Look
+                  Sample
                 </th>
                 <th scope="col" className="font-normal">
                   Text
                 </th>
                 <th scope="col" className="font-normal">
-                  Ground
+                  Background
                 </th>
                 <th scope="col" className="pr-4 text-right font-normal">
                   Contrast

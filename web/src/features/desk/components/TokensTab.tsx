@@ -1,6 +1,6 @@
-import { useEffect, useRef, useState } from 'react'
+import { useRef, useState } from 'react'
 import { isTokenFile, readTokens, toKebab, type TokenProposal } from '@unimorph/core'
-import type { TokenList, TokenRow } from '../../../engine/protocol'
+import type { TokenRow } from '../../../engine/protocol'
 import { messageOf } from '../../../shared/lib/api'
 import { showProblem } from '../../../shared/lib/toast-store'
 import { ActionMenu } from '../../../shared/ui/ActionMenu'
@@ -8,30 +8,11 @@ import { Button } from '../../../shared/ui/Button'
 import { NameDialog } from '../../../shared/ui/NameDialog'
 import { useDesk } from '../model/desk-store'
 import { describeToken } from '../model/describe-token'
+import { useTokens } from '../model/use-tokens'
 import { saveFiles } from './ExportMenu'
 import { MergeDialog } from './MergeDialog'
 import { StylePage } from './StylePage'
 import { TokenSwatch } from './TokenSwatch'
-
-/** The tokens of the design as last drawn; read again after every edit. */
-const useTokens = (): TokenList | undefined => {
-  const drawn = useDesk((s) => s.drawn)
-  const listTokens = useDesk((s) => s.listTokens)
-  const [list, setList] = useState<TokenList>()
-  useEffect(() => {
-    if (!drawn) return
-    let isCurrent = true
-    listTokens()
-      .then((next) => {
-        if (isCurrent) setList(next)
-      })
-      .catch((error: unknown) => showProblem(messageOf(error)))
-    return () => {
-      isCurrent = false
-    }
-  }, [drawn, listTokens])
-  return list
-}
 
 const importTokens = async (files: readonly File[]): Promise<void> => {
   const documents = await Promise.all(

@@ -7,12 +7,12 @@ import { useStage } from '../model/stage-store'
 import { Section } from './Section'
 
 const WAYS: readonly { readonly value: Way | 'auto'; readonly label: string }[] = [
-  { value: 'auto', label: 'As read' },
-  { value: 'keep', label: 'Stay beside one another' },
+  { value: 'auto', label: 'Automatic' },
+  { value: 'keep', label: 'Stay in a row' },
   { value: 'wrap', label: 'Wrap' },
   { value: 'columns', label: 'Fewer columns' },
-  { value: 'stack', label: 'One under the other' },
-  { value: 'scroll', label: 'Scroll in its box' },
+  { value: 'stack', label: 'Stack' },
+  { value: 'scroll', label: 'Scroll sideways' },
   { value: 'fold', label: 'Fold behind a menu button' },
 ]
 const HAS_WAY = new Set<WidthReading['kind']>(['columns', 'fold', 'scroll', 'stack', 'wrap'])
@@ -35,14 +35,14 @@ const Overrule = ({ reading, report }: { reading: WidthReading; report: WidthAns
         className="h-6! text-xs"
         onClick={() => void edit({ kind: 'hold-content', layer: reading.layer, px: null })}
       >
-        Let it grow
+        Remove max width
       </Button>
     ) : (
       <Button
         className="h-6! text-xs"
         onClick={() => void edit({ kind: 'hold-content', layer: reading.layer })}
       >
-        As read
+        Reset
       </Button>
     )
   }
@@ -85,7 +85,7 @@ const ReadingRow = ({ reading, report }: { reading: WidthReading; report: WidthA
       {isChosen && (
         <div className="flex flex-wrap items-center gap-2 px-3 pb-1.5 text-xs">
           <span className="min-w-0 flex-1 text-soft">
-            {reading.isRuling ? 'Said by hand' : `Because ${reading.evidence}`};{' '}
+            {reading.isRuling ? 'Set by you' : `Because ${reading.evidence}`};{' '}
             <Confidence reading={reading} />
           </span>
           <Overrule reading={reading} report={report} />
@@ -118,7 +118,7 @@ export const WidthReadings = ({ report }: { readonly report: WidthAnswer }) => {
   if (report.readings.length === 0) {
     return (
       <p className="border-b border-rule p-3 text-xs text-soft">
-        Nothing has to give way: what was drawn fits at every width.
+        The layout as drawn fits every width.
       </p>
     )
   }

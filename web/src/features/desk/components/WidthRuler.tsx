@@ -99,10 +99,10 @@ export const WidthRuler = ({ value, onChange }: Props) => {
           className="absolute top-0 bottom-0 flex -translate-x-1/2 flex-col items-center"
           style={{ left: at(value) }}
         >
-          <span className="rounded-sm bg-settled px-1 font-semibold text-sheet tabular-nums">
+          <span className="bg-paper px-0.5 font-semibold text-ink tabular-nums underline underline-offset-2">
             {value}
           </span>
-          <span className="flex-1 border-l-2 border-settled" />
+          <span className="flex-1 border-l-2 border-ink" />
         </span>
       </div>
     </div>

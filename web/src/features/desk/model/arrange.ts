@@ -111,7 +111,7 @@ export const listArrangeActions = (
     { label: 'Put into the flow', edit: { kind: 'set-flow', layer: key, flow: 'in' } },
     ...sizing,
     {
-      label: 'Hold in the middle',
+      label: 'Constraint: center',
       edit: { kind: 'set-constraints', layer: key, horizontal: 'centre' },
     },
   ]

@@ -75,8 +75,8 @@ type DeskState = {
   readonly selection: readonly string[]
   /** About the layer selected last. */
   readonly details: LayerDetails | undefined
-  /** Layer pointed at in the outline: it alone is lit on the stage. */
-  readonly lit: string | undefined
+  /** Layer pointed at in the outline or on the design. */
+  readonly pointed: string | undefined
   readonly screen: string | undefined
   readonly scope: Scope
 }
@@ -85,7 +85,7 @@ type DeskActions = {
   open(id: string): Promise<void>
   close(): void
   select(keys: readonly string[]): void
-  light(key: string | undefined): void
+  point(key: string | undefined): void
   showScreen(key: string): void
   setScope(scope: Scope): void
   changeSettings(changes: Partial<Settings>): void
@@ -136,7 +136,7 @@ const START: DeskState = {
   isBusy: false,
   selection: [],
   details: undefined,
-  lit: undefined,
+  pointed: undefined,
   screen: undefined,
   scope: { kind: 'all' },
 }
@@ -345,7 +345,9 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
       set({ selection: keys, ...(first ? { screen: first.screen } : {}) })
       inspect().catch(report)
     },
-    light: (lit) => set({ lit }),
+    point(pointed) {
+      if (pointed !== get().pointed) set({ pointed })
+    },
     showScreen(screen) {
       // A converted part is a page too, but no screen of the design.
       if (get().drawn?.screens.some((s) => s.key === screen)) set({ screen })

@@ -1,26 +1,17 @@
 /**
- * Runs inside the preview and joins it to the desk: reports clicks and the page's height, and marks the
- * selected layers. Written as plain script text, since it is put into the previewed page as it is.
+ * Runs inside the preview and joins it to the desk: reports clicks, the page's height, and where the selected layers are.
+ * Written as plain script text, since it is put into the previewed page as it is.
  */
 export const BRIDGE = `(() => {
   const send = (message) => parent.postMessage(message, '*')
   let picks = true
   let marked = []
   const find = (key) => document.querySelectorAll('[data-layer="' + CSS.escape(key) + '"]')
-  const box = document.createElement('div')
-  box.setAttribute('aria-hidden', 'true')
-  box.style.cssText = 'position:absolute;left:0;top:0;width:0;height:0;z-index:2147483647;pointer-events:none'
-  const mark = () => {
-    box.replaceChildren()
-    for (const key of marked) for (const element of find(key)) {
-      const r = element.getBoundingClientRect()
-      const line = document.createElement('div')
-      line.style.cssText = 'position:absolute;box-sizing:border-box;outline:2px solid #2a6340;outline-offset:-1px;left:' +
-        (r.left + scrollX) + 'px;top:' + (r.top + scrollY) + 'px;width:' + r.width + 'px;height:' + r.height + 'px'
-      box.append(line)
-    }
-    document.documentElement.append(box)
+  const boxOf = (element) => {
+    const { left, top, width, height } = element.getBoundingClientRect()
+    return { x: left + scrollX, y: top + scrollY, width, height }
   }
+  const mark = () => send({ kind: 'marked', boxes: marked.flatMap((key) => [...find(key)].map(boxOf)) })
   const measure = () => { send({ kind: 'height', px: document.documentElement.scrollHeight }); mark() }
   addEventListener('click', (event) => {
     const target = event.target instanceof Element ? event.target : null
@@ -60,6 +51,10 @@ export const BRIDGE = `(() => {
     if (data.kind === 'picks') picks = data.picks
   })
   new ResizeObserver(measure).observe(document.documentElement)
+  // What scrolls or moves inside the page moves its marks as well.
+  for (const type of ['scroll', 'transitionend', 'animationend']) {
+    addEventListener(type, () => marked.length > 0 && mark(), { capture: true, passive: true })
+  }
   addEventListener('load', measure)
   // An app puts itself into its place a moment after its script has run.
   const place = document.querySelector('#root, #app, app-root')

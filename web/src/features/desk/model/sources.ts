@@ -223,13 +223,17 @@ export const listSources = (
   const own = idOfSource(current)
   const isListed = current === undefined || simple.some(({ id }) => id === own)
   return [
-    { id: NOTHING, label: prop.isRequired ? 'nothing yet' : 'nothing', source: undefined },
+    { id: NOTHING, label: prop.isRequired ? 'not set' : 'nothing', source: undefined },
     ...simple,
     ...(isFixable(prop)
       ? [{ id: CONSTANT, label: 'always the same …', source: { constant: firstOf(prop) } }]
       : []),
     ...conditionFor(thing, prop, simple),
-    { id: 'hole', label: 'not drawn: mark it', source: { hole: prop.about ?? prop.name } },
+    {
+      id: 'hole',
+      label: 'not drawn: leave a placeholder',
+      source: { hole: prop.about ?? prop.name },
+    },
     ...(isListed || [CONSTANT, CONDITION, 'hole'].includes(own)
       ? []
       : [{ id: own, label: 'as the file says', source: unwrap(current).inner }]),

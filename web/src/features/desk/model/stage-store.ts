@@ -29,7 +29,9 @@ type StageStore = {
   readonly picks: boolean
   /** Width of the running result, in px; absent: as the shown screen was drawn. */
   readonly width: number | undefined
-  set(change: Partial<Pick<StageStore, 'view' | 'zoom' | 'pointer' | 'picks' | 'width'>>): void
+  /** Whether one layer is shown alone: the one pointed at, or else the selected one. */
+  readonly isAlone: boolean
+  set(change: Partial<Omit<StageStore, 'set'>>): void
 }
 
 /** How the stage shows things. Not kept: a project opens as it is drawn. */
@@ -39,5 +41,6 @@ export const useStage = create<StageStore>((set) => ({
   pointer: 'layers',
   picks: true,
   width: undefined,
+  isAlone: false,
   set,
 }))

@@ -56,7 +56,7 @@ export const Review = ({ review }: Props) => {
                     setDraft({ ...draft, taken: new Set(keys) })
                   }}
                 >
-                  {isAll ? 'Take none' : 'Take all'}
+                  {isAll ? 'Select none' : 'Select all'}
                 </Button>
               )}
             </div>
@@ -93,7 +93,7 @@ export const Review = ({ review }: Props) => {
         <div className="mt-4 flex items-center gap-2 border-t border-rule pt-4">
           {into && (
             <Choice
-              label="Take in as"
+              label="Import as"
               value={place}
               options={[
                 { value: 'project', label: 'a new project' },
@@ -121,7 +121,7 @@ export const Review = ({ review }: Props) => {
             autoFocus
             disabled={choice.screens.length === 0 || name.trim() === ''}
           >
-            Take in {plural(choice.screens.length, 'screen')}
+            Import {plural(choice.screens.length, 'screen')}
           </Button>
         </div>
       </form>
