@@ -9,6 +9,7 @@ const PORTABLE =
 export default tseslint.config(
   {
     ignores: [
+      '.cache/**',
       '**/dist/**',
       '**/test-results/**',
       'data/**',

@@ -5,7 +5,7 @@ import { build, checkNode, install, ROOT } from './steps.mjs'
 
 checkNode()
 install()
-build(['core', 'flutter-stand-in', 'fonts', 'codebase', 'server', 'web'])
+build({ packages: ['server'] })
 
 const server = spawn(
   process.execPath,

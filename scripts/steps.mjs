@@ -45,22 +45,32 @@ const stamp = (name, value) => {
 
 const sha = (text) => createHash('sha256').update(text).digest('hex')
 
+const lockHash = () => sha(readFileSync(join(ROOT, 'package-lock.json')) + process.versions.modules)
+
+export const isInstalled = () => isStamped('installed', lockHash())
+
+/** What installs the packages of the lock file; the database binding is compiled by itself. */
+export const INSTALL = [
+  'npm',
+  ['ci', '--ignore-scripts', '--no-audit', '--no-fund', '--loglevel', 'error'],
+]
+/** Tells whether the database binding can be loaded. */
+export const TRY_BINDING = [process.execPath, ['-e', "new (require('better-sqlite3'))(':memory:')"]]
+export const COMPILE_BINDING = ['npm', ['rebuild', 'better-sqlite3', '--loglevel', 'error']]
+export const BINDING_HELP =
+  'The database binding could not be compiled. It needs python3, make and a C++ compiler.'
+
+export const markInstalled = () => stamp('installed', lockHash())
+
 /** Installs the packages of the lock file, unless they are there already. */
 export const install = () => {
-  const lock = sha(readFileSync(join(ROOT, 'package-lock.json')) + process.versions.modules)
-  if (isStamped('installed', lock)) return
+  if (isInstalled()) return
   console.log('Installing packages; the first time takes a few minutes.')
-  if (!run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel', 'error']).ok) {
+  if (!run(...INSTALL).ok) {
     fail('The packages could not be installed. See the message above; then run the command again.')
   }
-  // npm may leave the database binding uncompiled when install scripts are switched off.
-  const hasBinding = run(process.execPath, ['-e', "new (require('better-sqlite3'))(':memory:')"], {
-    quiet: true,
-  }).ok
-  if (!hasBinding && !run('npm', ['rebuild', 'better-sqlite3', '--loglevel', 'error']).ok) {
-    fail('The database binding could not be compiled. It needs python3, make and a C++ compiler.')
-  }
-  stamp('installed', lock)
+  if (!run(...TRY_BINDING, { quiet: true }).ok && !run(...COMPILE_BINDING).ok) fail(BINDING_HELP)
+  markInstalled()
 }
 
 const IGNORED = new Set(['node_modules', 'dist', 'test-results', 'playwright-report'])
@@ -83,63 +93,44 @@ const fingerprint = (folders) =>
       .join('\n'),
   )
 
-const tsc = (folder) => [
+const TSC = join(ROOT, 'node_modules/typescript/bin/tsc')
+
+/** Packages whose emitted code is their build; the compiler knows what has changed, and checks while it emits. */
+export const PACKAGES = ['core', 'flutter-stand-in', 'fonts', 'codebase', 'server', 'cli', 'bench']
+
+/** The compiler's arguments that build some packages and those they need. */
+export const compile = (packages = PACKAGES) => [
   process.execPath,
-  ['node_modules/typescript/bin/tsc', '-p', `${folder}/tsconfig.build.json`],
+  [TSC, '-b', ...packages.map((name) => `${name}/tsconfig.build.json`)],
 ]
 
-const BUILDS = [
-  { name: 'core', needs: ['core'], result: 'core/dist/index.js', command: tsc('core') },
-  {
-    name: 'flutter-stand-in',
-    needs: ['flutter-stand-in'],
-    result: 'flutter-stand-in/dist/index.js',
-    command: tsc('flutter-stand-in'),
-  },
-  { name: 'fonts', needs: ['core', 'fonts'], result: 'fonts/dist/index.js', command: tsc('fonts') },
-  {
-    name: 'codebase',
-    needs: ['core', 'codebase'],
-    result: 'codebase/dist/index.js',
-    command: tsc('codebase'),
-  },
-  {
-    name: 'server',
-    needs: ['core', 'flutter-stand-in', 'fonts', 'codebase', 'server'],
-    result: 'server/dist/main.js',
-    command: tsc('server'),
-  },
-  {
-    name: 'cli',
-    needs: ['core', 'fonts', 'codebase', 'cli'],
-    result: 'cli/dist/main.js',
-    command: tsc('cli'),
-  },
-  {
-    name: 'web',
-    needs: ['core', 'web'],
-    result: 'web/dist/index.html',
-    command: [
-      'npm',
-      ['run', 'build', '--workspace', 'web', '--silent', '--', '--logLevel', 'warn'],
-    ],
-  },
-  {
-    name: 'bench',
-    needs: ['core', 'codebase', 'bench'],
-    result: 'bench/dist/speed.js',
-    command: tsc('bench'),
-  },
+const WITH_TESTS = ['core', 'flutter-stand-in', 'fonts', 'codebase', 'server', 'cli', 'demo']
+
+/** The compiler's arguments that check what is not emitted: tests, the interface, the flows. */
+export const checkTypes = () => [
+  process.execPath,
+  [TSC, '-b', ...WITH_TESTS.map((name) => `${name}/tsconfig.test.json`), 'web', 'docs', 'e2e'],
 ]
+
+const WEB = ['npm', ['run', 'build', '--workspace', 'web', '--silent', '--', '--logLevel', 'warn']]
+
+/** Builds the interface with `runner` unless nothing of it has changed; the result of `runner`. */
+export const buildWeb = (runner) => {
+  const print = fingerprint(['core', 'web'])
+  if (isStamped('built-web', print) && existsSync(join(ROOT, 'web/dist/index.html'))) {
+    return { ok: true, output: '' }
+  }
+  const mark = (result) => {
+    if (result.ok) stamp('built-web', print)
+    return result
+  }
+  const result = runner(...WEB)
+  return result instanceof Promise ? result.then(mark) : mark(result)
+}
 
 /** Builds what has changed since it was last built. */
-export const build = (names = BUILDS.map((b) => b.name)) => {
-  for (const { name, needs, result, command } of BUILDS) {
-    if (!names.includes(name)) continue
-    const print = fingerprint(needs)
-    if (isStamped(`built-${name}`, print) && existsSync(join(ROOT, result))) continue
-    console.log(`Building ${name}`)
-    if (!run(...command).ok) fail(`${name} could not be built. See the message above.`)
-    stamp(`built-${name}`, print)
-  }
+export const build = ({ packages = PACKAGES, web = true } = {}) => {
+  console.log('Building what has changed')
+  if (!run(...compile(packages)).ok) fail('The packages could not be built. See the message above.')
+  if (web && !buildWeb(run).ok) fail('The interface could not be built. See the message above.')
 }

@@ -1,90 +1,222 @@
-// npm test: installs what is missing, lints, type-checks, builds, runs the unit tests and the browser flows.
-// The last line has the totals of the tests that ran.
-import { existsSync, mkdtempSync, readFileSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
-import { build, checkNode, install, run } from './steps.mjs'
+// npm test [-- --quick] [--only WORD] [--failed]: installs what is missing, builds, checks formatting, lint and types, runs the
+// unit tests and the browser flows, on as many cores as there are. The last line has the totals of the tests that ran.
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
+import { availableParallelism, tmpdir } from 'node:os'
+import { dirname, join, relative } from 'node:path'
+import { parseArgs } from 'node:util'
+import { runCommand, runTasks } from './run-tasks.mjs'
+import {
+  BINDING_HELP,
+  buildWeb,
+  checkNode,
+  checkTypes,
+  COMPILE_BINDING,
+  compile,
+  fail,
+  INSTALL,
+  isInstalled,
+  markInstalled,
+  ROOT,
+  TRY_BINDING,
+} from './steps.mjs'
 
 const CHROMIUM = process.env.CHROMIUM_PATH ?? '/usr/bin/chromium'
 const FONTS = ['fonts-liberation', 'fonts-inter']
+const LAST_RUN = join(ROOT, 'node_modules/.unimorph/last-run.json')
+/** How many of the slowest files and flows are printed. */
+const SLOWEST = 10
 
-const hasPackage = (name) => run('dpkg', ['-s', name], { quiet: true }).ok
+const readOptions = () => {
+  try {
+    return parseArgs({
+      options: {
+        quick: { type: 'boolean', default: false },
+        deep: { type: 'boolean', default: false },
+        failed: { type: 'boolean', default: false },
+        only: { type: 'string' },
+      },
+    }).values
+  } catch (error) {
+    return fail(`${error.message} Allowed: --quick, --deep, --failed, --only WORD.`)
+  }
+}
+
+const options = readOptions()
+const results = mkdtempSync(join(tmpdir(), 'unimorph-test-'))
+const siteCounts = join(results, 'sites')
+const readJson = (file) => (existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : undefined)
+const lastRun = options.failed ? readJson(LAST_RUN) : undefined
+if (options.failed && !lastRun) fail('There is no earlier run to continue. Run npm test first.')
+
+const env = {
+  CHROMIUM_PATH: CHROMIUM,
+  UNIMORPH_SITE_COUNTS: siteCounts,
+  ...(options.deep ? { TEST_DEEP: '1' } : {}),
+}
+const inRoot = (command, args, more = {}) =>
+  runCommand(command, args, { cwd: ROOT, ...more, env: { ...env, ...more.env } })
 
 /** The browser and the fonts the tests measure with, from Debian's packages. */
-const installBrowser = () => {
-  const missing = [
-    ...(existsSync(CHROMIUM) ? [] : ['chromium']),
-    ...FONTS.filter((name) => !hasPackage(name)),
-  ]
-  if (missing.length === 0) return true
-  console.log(`Installing ${missing.join(', ')} with apt`)
+const installBrowser = async () => {
+  const has = async (name) => (await inRoot('dpkg', ['-s', name])).ok
+  const missing = existsSync(CHROMIUM) ? [] : ['chromium']
+  for (const name of FONTS) if (!(await has(name))) missing.push(name)
+  if (missing.length === 0) return { ok: true }
   const asRoot = process.getuid() === 0 ? [] : ['sudo', '-n']
   const apt = (...args) => {
     const [command, ...rest] = [...asRoot, 'apt-get', ...args]
-    return run(command, rest, { quiet: true, env: { DEBIAN_FRONTEND: 'noninteractive' } })
+    return inRoot(command, rest, { env: { DEBIAN_FRONTEND: 'noninteractive' } })
   }
-  apt('update', '-q')
-  const { ok, output } = apt('install', '-y', '-q', '--no-install-recommends', ...missing)
-  if (!ok) {
-    console.error(output.split('\n').slice(-5).join('\n'))
-    console.error(`Install them by hand: apt-get install ${missing.join(' ')}`)
-  }
-  return ok
+  await apt('update', '-q')
+  const { ok, output } = await apt('install', '-y', '-q', '--no-install-recommends', ...missing)
+  if (ok) return { ok, output: `Installed ${missing.join(', ')}` }
+  const reason = output.split('\n').slice(-5).join('\n')
+  return { ok, output: `${reason}\nInstall by hand: apt-get install ${missing.join(' ')}` }
 }
 
-const results = mkdtempSync(join(tmpdir(), 'unimorph-test-'))
-const totals = { passed: 0, failed: 0, skipped: 0 }
-const broken = []
-
-const step = (name, command, args, options) => {
-  console.log(`\n== ${name}`)
-  const { ok } = run(command, args, options)
-  if (!ok) broken.push(name)
-  return ok
+const compileBinding = async () => {
+  if ((await inRoot(...TRY_BINDING)).ok) return { ok: true }
+  const made = await inRoot(...COMPILE_BINDING)
+  return made.ok ? made : { ok: false, output: `${made.output}\n${BINDING_HELP}` }
 }
 
-const readJson = (file) => (existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : undefined)
-
-const runUnit = () => {
-  const file = join(results, 'unit.json')
-  const args = [
+const unitFile = join(results, 'unit.json')
+const runUnit = async () => {
+  const { ok, output } = await inRoot(process.execPath, [
     '--experimental-vm-modules',
     '--no-warnings',
     'node_modules/jest/bin/jest.js',
     '--ci',
+    `--maxWorkers=${availableParallelism()}`,
     '--json',
-    `--outputFile=${file}`,
-  ]
-  step('Unit tests', process.execPath, args)
-  const report = readJson(file)
-  if (!report) return
-  totals.passed += report.numPassedTests
-  totals.failed += report.numFailedTests + report.numRuntimeErrorTestSuites
-  totals.skipped += report.numPendingTests
+    `--outputFile=${unitFile}`,
+    ...(options.only === undefined
+      ? []
+      : ['--passWithNoTests', '--testPathPatterns', options.only]),
+    ...(options.failed ? ['--onlyFailures', '--passWithNoTests'] : []),
+  ])
+  // With --json the report of the run goes to a file; what is left is what Jest tells a person.
+  return { ok, output: ok ? '' : output }
 }
 
-const runFlows = () => {
-  const file = join(results, 'flows.json')
-  step('Browser flows', 'npm', ['run', 'e2e', '--silent'], {
-    env: { CHROMIUM_PATH: CHROMIUM, PLAYWRIGHT_JSON_OUTPUT_FILE: file },
-  })
-  const report = readJson(file)
-  if (!report) return
-  totals.passed += report.stats.expected + report.stats.flaky
-  totals.failed += report.stats.unexpected
-  totals.skipped += report.stats.skipped
+const flowsFile = join(results, 'flows.json')
+const runFlows = () =>
+  inRoot(
+    'npm',
+    [
+      'run',
+      'e2e',
+      '--workspace',
+      'e2e',
+      '--silent',
+      '--',
+      ...[
+        ...(options.quick ? ['--grep', '@quick'] : []),
+        ...(options.only === undefined ? [] : [options.only, '--pass-with-no-tests']),
+        ...(options.failed ? ['--last-failed', '--pass-with-no-tests'] : []),
+      ],
+    ],
+    { env: { PLAYWRIGHT_JSON_OUTPUT_FILE: flowsFile } },
+  )
+
+const TASKS = [
+  {
+    name: 'Packages',
+    run: () => (isInstalled() ? { ok: true } : inRoot(...INSTALL)),
+  },
+  { name: 'Browser', run: installBrowser },
+  { name: 'Database binding', needs: ['Packages'], run: compileBinding },
+  { name: 'Packages built', needs: ['Packages'], run: () => inRoot(...compile()) },
+  { name: 'Interface built', needs: ['Packages built'], run: () => buildWeb(inRoot) },
+  { name: 'Types', needs: ['Packages built'], run: () => inRoot(...checkTypes()) },
+  {
+    name: 'Lint',
+    needs: ['Packages built'],
+    run: () => inRoot('npm', ['run', 'lint', '--silent']),
+  },
+  {
+    name: 'Formatting',
+    needs: ['Packages'],
+    run: () => inRoot('npm', ['run', 'format:check', '--silent']),
+  },
+  {
+    name: 'Unit tests',
+    needs: ['Packages built', 'Interface built', 'Database binding'],
+    cores: 2,
+    run: runUnit,
+  },
+  {
+    name: 'Browser flows',
+    needs: ['Packages built', 'Interface built', 'Database binding', 'Browser'],
+    cores: 2,
+    run: runFlows,
+  },
+]
+/** What others need is made in any case; checks that passed are not made again by `--failed`, nor all of them by `--only`. */
+const CHECKS = ['Types', 'Lint', 'Formatting', 'Unit tests', 'Browser flows']
+const isWanted = ({ name }) => {
+  if (!CHECKS.includes(name)) return true
+  if (options.failed) return lastRun.states[name] !== 'passed'
+  return options.only === undefined || name === 'Unit tests' || name === 'Browser flows'
 }
 
 checkNode()
-install()
-const hasBrowser = installBrowser()
-if (!hasBrowser) broken.push('Browser')
-build()
-step('Lint', 'npm', ['run', 'lint', '--silent'])
-step('Types', 'npm', ['run', 'types', '--silent'])
-runUnit()
-if (hasBrowser) runFlows()
+const began = Date.now()
+const tasks = TASKS.filter(isWanted)
+const outcomes = await runTasks(tasks, availableParallelism())
+const stateOf = (name) => outcomes.find((one) => one.name === name)?.state
+if (stateOf('Packages') === 'passed' && stateOf('Database binding') === 'passed') markInstalled()
 
+const totals = { passed: 0, failed: 0, skipped: 0 }
+const slow = []
+const unit = readJson(unitFile)
+if (unit) {
+  totals.passed += unit.numPassedTests
+  totals.failed += unit.numFailedTests + unit.numRuntimeErrorTestSuites
+  totals.skipped += unit.numPendingTests
+  for (const { name, startTime, endTime } of unit.testResults) {
+    slow.push({ name: relative(ROOT, name), ms: endTime - startTime })
+  }
+}
+const flows = readJson(flowsFile)
+if (flows) {
+  totals.passed += flows.stats.expected + flows.stats.flaky
+  totals.failed += flows.stats.unexpected
+  totals.skipped += flows.stats.skipped
+  const visit = (suite, path) => {
+    for (const { title, tests } of suite.specs ?? []) {
+      const ms = tests.flatMap((test) => test.results).reduce((sum, one) => sum + one.duration, 0)
+      slow.push({ name: `${path} › ${title}`, ms })
+    }
+    for (const inner of suite.suites ?? []) {
+      visit(inner, inner.file === inner.title ? inner.title : `${path} › ${inner.title}`)
+    }
+  }
+  for (const suite of flows.suites) visit(suite, suite.title)
+}
+
+mkdirSync(dirname(LAST_RUN), { recursive: true })
+const before = lastRun?.states ?? {}
+const states = Object.fromEntries(outcomes.map(({ name, state }) => [name, state]))
+writeFileSync(LAST_RUN, JSON.stringify({ states: { ...before, ...states } }))
+
+const minutes = (ms) => `${(ms / 60_000).toFixed(1)} min`
+console.log('\nTime a step')
+for (const { name, state, ms } of outcomes)
+  console.log(`  ${minutes(ms).padStart(8)}  ${name}, ${state}`)
+console.log(`  ${minutes(Date.now() - began).padStart(8)}  in all`)
+if (slow.length > 0) {
+  console.log('\nSlowest files and flows')
+  const first = slow.sort((a, b) => b.ms - a.ms).slice(0, SLOWEST)
+  for (const { name, ms } of first)
+    console.log(`  ${(ms / 1000).toFixed(1).padStart(6)} s  ${name}`)
+}
+if (existsSync(siteCounts)) {
+  const counts = readFileSync(siteCounts, 'utf8').trim().split('\n')
+  const hits = counts.filter((what) => what === 'hits').length
+  console.log(`\nDelivered sites: ${hits} of ${counts.length} were there already`)
+}
+const broken = outcomes.filter(({ state }) => state !== 'passed').map(({ name }) => name)
 if (broken.length > 0) console.log(`\nNot in order: ${broken.join(', ')}`)
 // A step that broke without a failing test of its own still is a failure.
 if (broken.length > 0 && totals.failed === 0) totals.failed = broken.length

@@ -153,20 +153,24 @@ const buildAngular = async (copy: string, modules: string, site: string): Promis
   copySite(join(copy, 'dist'), site)
 }
 
-/** `unimorph build`: a delivered project into a static site, with the project's own tools, offline. */
-export const buildCommand = async (
-  dir: string,
-  options: { readonly site: string },
-): Promise<number> => {
+/** Builds a delivered project into a static site, with the project's own tools, offline. */
+export const buildProject = async (dir: string, site: string): Promise<void> => {
   const project = readProject(resolve(dir))
-  const site = resolve(options.site)
   const build = {
     angular: buildAngular,
     html: buildHtml,
     react: buildWith('typescript/bin/tsc'),
     vue: buildWith('vue-tsc/bin/vue-tsc.js'),
   }[project.kind]
-  await withWorkingCopy(project, (copy, modules) => build(copy, modules, site))
+  await withWorkingCopy(project, (copy, modules) => build(copy, modules, resolve(site)))
+}
+
+/** `unimorph build`. Returns the exit code. */
+export const buildCommand = async (
+  dir: string,
+  options: { readonly site: string },
+): Promise<number> => {
+  await buildProject(dir, options.site)
   console.log(`site written to ${options.site}`)
   return 0
 }

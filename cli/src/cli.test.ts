@@ -11,6 +11,7 @@ import {
 import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
 import { listShippedFonts } from '@unimorph/fonts'
+import { startCommands, type Said } from './testing/start-commands.js'
 
 // The real command line on the built packages, as a person runs it.
 const BIN = resolve(__dirname, '../bin/unimorph.mjs')
@@ -25,13 +26,12 @@ beforeEach(() => {
 })
 afterEach(() => rmSync(folder, { recursive: true, force: true }))
 
-const unimorph = (...args: string[]) => {
-  const { status, stdout, stderr } = spawnSync(process.execPath, [BIN, ...args], {
-    encoding: 'utf8',
-    cwd: folder,
-  })
-  return { status, stdout, stderr }
-}
+const commands = startCommands()
+afterAll(commands.stop)
+const unimorph = (...args: string[]): Promise<Said> => commands.run(args, folder)
+/** The program as a person starts it. */
+const program = (...args: string[]) =>
+  spawnSync(process.execPath, [BIN, ...args], { encoding: 'utf8', cwd: folder })
 const write = (name: string, content: string): string => {
   const path = join(folder, name)
   writeFileSync(path, content)
@@ -50,19 +50,21 @@ describe('findings', () => {
     '<rect id="card" x="5" y="5" width="90" height="40" fill="#eee"/><text x="10" y="25" font-size="14">Gull</text><rect id="far" x="200" width="9" height="9"/>',
   )
 
-  test('are listed with the grade, and mended into edits that convert takes', () => {
+  test('are listed with the grade, and mended into edits that convert takes', async () => {
     const file = write('loose.svg', LOOSE)
-    const listed = unimorph('findings', file)
+    const listed = await unimorph('findings', file)
     expect(listed.status).toBe(0)
     expect(listed.stdout).toMatch(/grade [A-E], [\d.]+ of 100/)
     expect(listed.stdout).toContain('Layer outside its screen: 1, 1 can be mended [outside]')
 
-    const mended = unimorph('findings', file, '--mend', 'safe', '--out', 'edits.json')
+    const mended = await unimorph('findings', file, '--mend', 'safe', '--out', 'edits.json')
     expect(mended.stdout).toMatch(/before, A [\d.]+ after/)
     const edits = JSON.parse(readFileSync(join(folder, 'edits.json'), 'utf8')) as { kind: string }[]
     expect(edits.map((edit) => edit.kind)).toEqual(expect.arrayContaining(['remove', 'enclose']))
-    expect(unimorph('convert', file, '--edits', 'edits.json', '--out', 'out').status).toBe(0)
-    const again = unimorph('findings', file, '--edits', 'edits.json', '--json')
+    expect((await unimorph('convert', file, '--edits', 'edits.json', '--out', 'out')).status).toBe(
+      0,
+    )
+    const again = await unimorph('findings', file, '--edits', 'edits.json', '--json')
     expect((JSON.parse(again.stdout) as { findings: unknown[] }).findings).toEqual([])
   })
 
@@ -70,24 +72,29 @@ describe('findings', () => {
     ['no JSON', '{', /not valid JSON/],
     ['no list', '{}', /must hold a list/],
     ['an unknown edit', '[{"kind":"melt","layer":"a"}]', /edit 1 \(melt\) cannot be used/],
-  ])('edits that are %s are refused, and nothing is written', (_what, content, message) => {
+  ])('edits that are %s are refused, and nothing is written', async (_what, content, message) => {
     const file = write('loose.svg', LOOSE)
     const edits = write('bad.json', content)
-    const { status, stderr } = unimorph('convert', file, '--edits', edits, '--out', 'out')
+    const { status, stderr } = await unimorph('convert', file, '--edits', edits, '--out', 'out')
     expect(status).toBe(1)
     expect(stderr).toMatch(message)
     expect(existsSync(join(folder, 'out'))).toBe(false)
   })
 
-  test('an unknown kind is refused with those there are', () => {
-    const { status, stderr } = unimorph('findings', write('a.svg', LOOSE), '--mend', 'everything')
+  test('an unknown kind is refused with those there are', async () => {
+    const { status, stderr } = await unimorph(
+      'findings',
+      write('a.svg', LOOSE),
+      '--mend',
+      'everything',
+    )
     expect(status).toBe(2)
     expect(stderr).toContain('allowed: safe, all, covered')
   })
 })
 
 describe('convert', () => {
-  test('fonts of a folder measure the texts and are delivered', () => {
+  test('fonts of a folder measure the texts and are delivered', async () => {
     const design = write(
       'a.svg',
       svg('<text y="20" font-family="Lora" font-size="16">Low water</text>'),
@@ -96,18 +103,18 @@ describe('convert', () => {
     mkdirSync(fonts)
     const lora = listShippedFonts().find((f) => f.id === 'lora-400')!.path
     writeFileSync(join(fonts, 'lora.woff2'), readFileSync(lora))
-    const { status } = unimorph('convert', design, '--out', 'site', '--fonts', 'fonts')
+    const { status } = await unimorph('convert', design, '--out', 'site', '--fonts', 'fonts')
     expect(status).toBe(0)
     expect(listAll(join(folder, 'site'))).toContain('fonts/lora-400.woff2')
     expect(readFileSync(join(folder, 'site/styles.css'), 'utf8')).toContain('fonts/lora-400.woff2')
     writeFileSync(join(fonts, 'broken.ttf'), 'no font')
-    const broken = unimorph('convert', design, '--out', 'site2', '--fonts', 'fonts')
+    const broken = await unimorph('convert', design, '--out', 'site2', '--fonts', 'fonts')
     expect(broken.status).toBe(1)
     expect(broken.stderr).toContain('broken.ttf: it is no WOFF2, WOFF, TTF or OTF file.')
   })
 
-  test('writes a project and says how many files', () => {
-    const { status, stdout } = unimorph('convert', join(DEMO, 'tidewrack.json'), '--out', 'site')
+  test('the program itself writes a project and says how many files', () => {
+    const { status, stdout } = program('convert', join(DEMO, 'tidewrack.json'), '--out', 'site')
     expect(status).toBe(0)
     expect(stdout).toMatch(/^\d+ files written to site\n$/)
     expect(listAll(join(folder, 'site'))).toEqual([
@@ -127,39 +134,39 @@ describe('convert', () => {
     expect(readFileSync(join(folder, 'site/styles.css'), 'utf8')).toContain('.bg-sand')
   })
 
-  test('twice gives the same bytes and is no conflict', () => {
+  test('twice gives the same bytes and is no conflict', async () => {
     const run = () =>
       unimorph('convert', join(DEMO, 'night-ferry-kiosk.svg'), '--target', 'react', '--out', 'app')
-    expect(run().status).toBe(0)
+    expect((await run()).status).toBe(0)
     const before = listAll(join(folder, 'app')).map((f) => readFileSync(join(folder, 'app', f)))
-    expect(run().status).toBe(0)
+    expect((await run()).status).toBe(0)
     const after = listAll(join(folder, 'app')).map((f) => readFileSync(join(folder, 'app', f)))
     expect(after).toEqual(before)
   })
 
-  test('several files become the pages of one project, with pictures from beside them', () => {
+  test('several files become the pages of one project, with pictures from beside them', async () => {
     writeFileSync(join(folder, 'dot.png'), PNG)
     write('one.svg', svg('<image width="9" height="9" href="dot.png"/>'))
     write('two.svg', svg('<rect width="5" height="5"/>'))
-    const { status, stderr } = unimorph('convert', 'one.svg', 'two.svg', '--out', 'site')
+    const { status, stderr } = await unimorph('convert', 'one.svg', 'two.svg', '--out', 'site')
     expect([status, stderr]).toEqual([0, ''])
     expect(listAll(join(folder, 'site'))).toEqual(
       expect.arrayContaining(['assets/dot.png', 'index.html', 'two.html']),
     )
   })
 
-  test('pictures outside the design’s folder are not read', () => {
+  test('pictures outside the design’s folder are not read', async () => {
     mkdirSync(join(folder, 'in'))
     write('secret.png', 'secret')
     write('in/a.svg', svg('<image id="P" width="9" height="9" href="../secret.png"/>'))
-    const { status, stderr } = unimorph('convert', 'in/a.svg', '--out', 'site')
+    const { status, stderr } = await unimorph('convert', 'in/a.svg', '--out', 'site')
     expect(status).toBe(0)
     expect(stderr).toContain('did not come with')
     expect(listAll(join(folder, 'site')).filter((f) => f.endsWith('.png'))).toEqual([])
   })
 
-  test('--select converts one layer, and --json reports for programs', () => {
-    const { status, stdout } = unimorph(
+  test('--select converts one layer, and --json reports for programs', async () => {
+    const { status, stdout } = await unimorph(
       'convert',
       join(DEMO, 'tidewrack.json'),
       '--out',
@@ -175,28 +182,30 @@ describe('convert', () => {
     expect(readFileSync(join(folder, 'b/index.html'), 'utf8')).not.toContain('Recent sightings')
   })
 
-  test('a changed file is not overwritten unless asked', () => {
+  test('a changed file is not overwritten unless asked', async () => {
     const args = ['convert', join(DEMO, 'tidewrack.json'), '--out', 'site']
-    unimorph(...args)
+    await unimorph(...args)
     const page = join(folder, 'site/index.html')
     writeFileSync(page, 'mine')
-    const { status, stderr } = unimorph(...args)
+    const { status, stderr } = await unimorph(...args)
     expect(status).toBe(1)
     expect(stderr).toContain('index.html')
     expect(readFileSync(page, 'utf8')).toBe('mine')
-    expect(unimorph(...args, '--force').status).toBe(0)
+    expect((await unimorph(...args, '--force')).status).toBe(0)
     expect(readFileSync(page, 'utf8')).toContain('<!doctype html>')
   })
 })
 
-test('states that are not drawn are left out when asked for', () => {
+test('states that are not drawn are left out when asked for', async () => {
   const design = join(DEMO, 'tidewrack.json')
-  const page = (...options: string[]): string => {
-    expect(unimorph('convert', design, '--out', 'site', '--force', ...options).status).toBe(0)
+  const page = async (...options: string[]): Promise<string> => {
+    expect((await unimorph('convert', design, '--out', 'site', '--force', ...options)).status).toBe(
+      0,
+    )
     return readFileSync(join(folder, 'site/index.html'), 'utf8')
   }
-  expect(page()).toContain('hover:underline')
-  const drawn = page('--drawn-states')
+  expect(await page()).toContain('hover:underline')
+  const drawn = await page('--drawn-states')
   expect(drawn).not.toContain('hover:underline')
   expect(drawn).toContain('hover:bg-deep')
 })
@@ -232,8 +241,8 @@ describe('mistakes get one message, the right exit code and no stack', () => {
     ],
     ['an unknown command', ['fly'], 2, 'fly'],
     ['a folder that is no project', ['build', '.', '--site', 'x'], 1, 'no delivered project'],
-  ])('%s', (_what, args, code, message) => {
-    const { status, stderr } = unimorph(...args)
+  ])('%s', async (_what, args, code, message) => {
+    const { status, stderr } = await unimorph(...args)
     expect(status).toBe(code)
     expect(stderr).toContain(message)
     expect(stderr).not.toMatch(/\n\s+at /)
@@ -244,21 +253,26 @@ describe('mistakes get one message, the right exit code and no stack', () => {
     ['broken XML', '<svg><g></svg>'],
     ['an entity bomb', '<!DOCTYPE svg [<!ENTITY a "b">]><svg>&a;</svg>'],
     ['something else', 'hello'],
-  ])('%s', (_what, content) => {
-    const { status, stderr } = unimorph('convert', write('bad.svg', content), '--out', 'x')
+  ])('%s', async (_what, content) => {
+    const { status, stderr } = await unimorph('convert', write('bad.svg', content), '--out', 'x')
     expect(status).toBe(1)
     expect(stderr).toMatch(/^error: "bad\.svg"/)
     expect(existsSync(join(folder, 'x'))).toBe(false)
   })
 
-  test('an output folder that is a file', () => {
+  test('an output folder that is a file', async () => {
     write('out', '')
-    const { status, stderr } = unimorph('convert', join(DEMO, 'tidewrack.json'), '--out', 'out')
+    const { status, stderr } = await unimorph(
+      'convert',
+      join(DEMO, 'tidewrack.json'),
+      '--out',
+      'out',
+    )
     expect([status, stderr]).toEqual([1, expect.stringContaining('a file is in the way')])
   })
 
-  test('a layer that is not there, with the nearest that is', () => {
-    const { status, stderr } = unimorph(
+  test('a layer that is not there, with the nearest that is', async () => {
+    const { status, stderr } = await unimorph(
       'convert',
       join(DEMO, 'tidewrack.json'),
       '--out',
@@ -270,25 +284,19 @@ describe('mistakes get one message, the right exit code and no stack', () => {
   })
 })
 
-const FIXTURES = resolve(__dirname, '../../core/fixtures/emit')
-
 describe('build', () => {
-  test.each(readdirSync(join(FIXTURES, 'interactions')))(
-    'React code that does something keeps to the strict compiler: %s',
-    (name) => {
-      const input = join(FIXTURES, 'interactions', name, 'input.json')
-      unimorph('convert', input, '--target', 'react', '--out', 'project')
-      const { status, stderr } = unimorph('build', 'project', '--site', 'site')
-      expect([status, stderr]).toEqual([0, ''])
-    },
-    60_000,
-  )
-
   test.each(['html', 'react'])(
     'makes a static site of a delivered %s project with its own tools',
-    (target) => {
-      unimorph('convert', join(DEMO, 'tidewrack.json'), '--target', target, '--out', 'project')
-      const { status, stderr, stdout } = unimorph('build', 'project', '--site', 'site')
+    async (target) => {
+      await unimorph(
+        'convert',
+        join(DEMO, 'tidewrack.json'),
+        '--target',
+        target,
+        '--out',
+        'project',
+      )
+      const { status, stderr, stdout } = await unimorph('build', 'project', '--site', 'site')
       expect([status, stderr, stdout]).toEqual([0, '', 'site written to site\n'])
       const files = listAll(join(folder, 'site'))
       expect(files).toContain('index.html')
@@ -301,43 +309,10 @@ describe('build', () => {
     60_000,
   )
 
-  test.each([
-    ['react', { script: 'javascript', files: { names: 'kebab', folders: { components: 'ui' } } }],
-    [
-      'react',
-      { styling: 'css-in-js', prefix: 'Tide', files: { folders: { assets: 'media/own' } } },
-    ],
-    [
-      'vue',
-      { styling: 'scss', units: 'rem', files: { names: 'kebab', folders: { styles: 'css' } } },
-    ],
-    [
-      'angular',
-      { styling: 'css-modules', files: { names: 'snake', folders: { screens: 'pages' } } },
-    ],
-    ['angular', { templates: 'class', extras: ['tests'], files: { names: 'snake' } }],
-  ])(
-    'makes a site of a %s project in the style of a house: %j',
-    (target, settings) => {
-      const code = { quotes: 'single', semicolons: false, indent: 'tab', width: 100 }
-      write('unimorph.config.json', JSON.stringify({ target, code, ...settings }))
-      unimorph('convert', join(DEMO, 'tidewrack.json'), '--out', 'project')
-      const { status, stderr } = unimorph('build', 'project', '--site', 'site')
-      expect([status, stderr]).toEqual([0, ''])
-      const prettier = require.resolve('prettier/bin/prettier.cjs')
-      const checked = spawnSync(process.execPath, [prettier, '--check', '.'], {
-        cwd: join(folder, 'project'),
-        encoding: 'utf8',
-      })
-      expect([checked.status, checked.stderr]).toEqual([0, ''])
-    },
-    120_000,
-  )
-
-  test('says what is wrong with code that does not type-check', () => {
-    unimorph('convert', join(DEMO, 'tidewrack.json'), '--target', 'react', '--out', 'project')
+  test('says what is wrong with code that does not type-check', async () => {
+    await unimorph('convert', join(DEMO, 'tidewrack.json'), '--target', 'react', '--out', 'project')
     writeFileSync(join(folder, 'project/src/App.tsx'), 'export const App: number = "x"')
-    const { status, stderr } = unimorph('build', 'project', '--site', 'site')
+    const { status, stderr } = await unimorph('build', 'project', '--site', 'site')
     expect([status, stderr]).toEqual([1, expect.stringContaining('src/App.tsx')])
   }, 60_000)
 })
@@ -345,25 +320,39 @@ describe('build', () => {
 describe('settings file', () => {
   const DESIGN = svg('<text id="word" x="10" y="25" font-size="14">Gull</text>')
 
-  test('in the current folder is used, and said; what the command line says wins', () => {
+  test('in the current folder is used, and said; what the command line says wins', async () => {
     write('page.svg', DESIGN)
     write('unimorph.config.json', '{ "target": "vue", "styling": "css", "language": "de" }')
-    const { stdout } = unimorph('convert', 'page.svg', '--out', 'vue')
+    const { stdout } = await unimorph('convert', 'page.svg', '--out', 'vue')
     expect(stdout).toMatch(/written to vue, by the settings in unimorph\.config\.json\n$/)
     expect(listAll(join(folder, 'vue'))).toContain('src/App.vue')
     expect(readFileSync(join(folder, 'vue/index.html'), 'utf8')).toContain('lang="de"')
     expect(readFileSync(join(folder, 'vue/package.json'), 'utf8')).not.toContain('tailwind')
 
-    unimorph('convert', 'page.svg', '--out', 'react', '--target', 'react', '--styling', 'tailwind')
+    await unimorph(
+      'convert',
+      'page.svg',
+      '--out',
+      'react',
+      '--target',
+      'react',
+      '--styling',
+      'tailwind',
+    )
     expect(readFileSync(join(folder, 'react/package.json'), 'utf8')).toMatch(
       /"react"[\s\S]*"tailwindcss"/,
     )
     expect(readFileSync(join(folder, 'react/index.html'), 'utf8')).toContain('lang="de"')
   })
 
-  test('pictures come in several sizes, as WebP, and the project is formatted and builds', () => {
+  test('pictures come in several sizes, as WebP, and the project is formatted and builds', async () => {
     write('unimorph.config.json', '{ "target": "react", "extras": ["sizes"] }')
-    unimorph('convert', resolve(__dirname, '../../demo/designs/tidewrack.json'), '--out', 'out')
+    await unimorph(
+      'convert',
+      resolve(__dirname, '../../demo/designs/tidewrack.json'),
+      '--out',
+      'out',
+    )
     for (const px of [180, 360, 720]) {
       const file = readFileSync(join(folder, `out/src/assets/shore-${px}.webp`))
       expect(file.toString('latin1', 0, 4)).toBe('RIFF')
@@ -371,18 +360,18 @@ describe('settings file', () => {
       // Of a simple file the width stands in the header of its frame (RFC 6386, 9.1).
       expect(file.readUInt16LE(26) & 0x3fff).toBe(px)
     }
-    const { status, stderr } = unimorph('build', 'out', '--site', 'site')
+    const { status, stderr } = await unimorph('build', 'out', '--site', 'site')
     expect([status, stderr]).toEqual([0, ''])
     expect(listAll(join(folder, 'site')).some((path) => path.endsWith('.webp'))).toBe(true)
   }, 60_000)
 
-  test('elsewhere is named by --config, and its paths are seen from it', () => {
+  test('elsewhere is named by --config, and its paths are seen from it', async () => {
     write('page.svg', DESIGN)
     mkdirSync(join(folder, 'house'))
     write('house/edits.json', '[{"kind":"remove","layer":"word"}]')
     write('house/settings.json', '{ "edits": "edits.json" }')
     const args = ['convert', 'page.svg', '--config', 'house/settings.json', '--out', 'out']
-    expect(unimorph(...args).status).toBe(0)
+    expect((await unimorph(...args)).status).toBe(0)
     const page = listAll(join(folder, 'out')).find((path) => path.endsWith('.html'))!
     expect(readFileSync(join(folder, 'out', page), 'utf8')).not.toContain('Gull<')
   })
@@ -391,18 +380,18 @@ describe('settings file', () => {
     ['is no JSON', '{', /unimorph\.config\.json: it is not valid JSON/],
     ['has a wrong value', '{"target":"cobol"}', /target: "cobol": invalid option.*html/],
     ['has an unknown field', '{"tarket":"vue"}', /unknown field tarket/],
-  ])('that %s is refused, and nothing is written', (_what, content, message) => {
+  ])('that %s is refused, and nothing is written', async (_what, content, message) => {
     write('page.svg', DESIGN)
     write('unimorph.config.json', content)
-    const { status, stderr } = unimorph('convert', 'page.svg', '--out', 'out')
+    const { status, stderr } = await unimorph('convert', 'page.svg', '--out', 'out')
     expect(status).toBe(1)
     expect(stderr).toMatch(message)
     expect(existsSync(join(folder, 'out'))).toBe(false)
   })
 
-  test('that is named but not there is told', () => {
+  test('that is named but not there is told', async () => {
     write('page.svg', DESIGN)
-    const { status, stderr } = unimorph(
+    const { status, stderr } = await unimorph(
       ...['convert', 'page.svg', '--config', 'none.json', '--out', 'out'],
     )
     expect(status).toBe(1)

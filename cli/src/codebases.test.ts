@@ -13,6 +13,7 @@ import { createRequire } from 'node:module'
 import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
 import type { Glossary } from '@unimorph/core'
+import { startCommands, type Said } from './testing/start-commands.js'
 
 // The real command line on the built packages, with the demo's codebases, as a person runs it.
 const ROOT = resolve(__dirname, '../..')
@@ -29,7 +30,9 @@ const run = (command: string, args: readonly string[], cwd = folder) => {
   const { status, stdout, stderr } = spawnSync(command, args, { encoding: 'utf8', cwd })
   return { status, stdout, stderr, output: `${stdout}${stderr}` }
 }
-const unimorph = (...args: string[]) => run(process.execPath, [BIN, ...args])
+const commands = startCommands()
+afterAll(commands.stop)
+const unimorph = (...args: string[]): Promise<Said> => commands.run(args, folder)
 
 const GLOSSARY = 'unimorph.glossary.json'
 const copy = (name: string): string => {
@@ -86,29 +89,29 @@ const OWN =
 const tool = (path: string): string => createRequire(join(ROOT, 'cli/package.json')).resolve(path)
 
 /** The codebase with its new screens, by the framework's own tools in their strict modes; '' where all is well. */
-const COMPILE: Readonly<Record<string, (codebase: string) => string>> = {
+const COMPILE: Readonly<Record<string, (codebase: string) => string | Promise<string>>> = {
   react: (codebase) =>
     run(process.execPath, [tool('typescript/bin/tsc'), '--noEmit'], codebase).output,
   vue: (codebase) =>
     run(process.execPath, [tool('vue-tsc/bin/vue-tsc.js'), '--noEmit'], codebase).output,
   // A scan tells of Dart that its grammar does not know.
-  flutter: (codebase) => unimorph('scan', codebase).stderr,
-  angular(codebase) {
+  flutter: async (codebase) => (await unimorph('scan', codebase)).stderr,
+  async angular(codebase) {
     const out = join(folder, 'out')
     const args = ['--codebase', codebase, '--out', out, '--target', 'angular', '--styling', 'css']
-    unimorph('convert', TIDEWRACK, ...args)
+    await unimorph('convert', TIDEWRACK, ...args)
     cpSync(join(codebase, 'src/app/pier'), join(out, 'src/app/pier'), { recursive: true })
-    const { status, output } = unimorph('build', out, '--site', join(folder, 'site'))
+    const { status, output } = await unimorph('build', out, '--site', join(folder, 'site'))
     return status === 0 ? '' : output
   },
 }
 
 test.each(Object.keys(RIGHT))(
   'the components of %s are proposed, confirmed, checked and used; what has a compiler here compiles',
-  (name) => {
+  async (name) => {
     const codebase = copy(name)
     const args = ['--codebase', codebase, '--write', '--accept', '0']
-    expect(unimorph('suggest', TIDEWRACK, ...args).output).toContain('written to')
+    expect((await unimorph('suggest', TIDEWRACK, ...args)).output).toContain('written to')
     const { components, tokens } = readGlossary(codebase)
     const first = new Map<string, string>()
     for (const { design, code, status } of components) {
@@ -118,25 +121,25 @@ test.each(Object.keys(RIGHT))(
     expect(Object.fromEntries(first)).toEqual(RIGHT[name])
     expect(Object.keys(tokens ?? {}).length).toBeGreaterThanOrEqual(6)
 
-    const checked = unimorph('check', codebase, TIDEWRACK)
+    const checked = await unimorph('check', codebase, TIDEWRACK)
     expect(checked.output).toContain('The glossary fits')
     expect(checked.status).toBe(0)
 
     // What the glossary has is not proposed again.
     const written = readFileSync(join(codebase, GLOSSARY), 'utf8')
-    unimorph('suggest', TIDEWRACK, ...args)
+    await unimorph('suggest', TIDEWRACK, ...args)
     expect(readFileSync(join(codebase, GLOSSARY), 'utf8')).toBe(written)
 
     const how = ['--codebase', codebase, '--target', name, '--styling', 'css']
-    expect(unimorph('convert', TIDEWRACK, ...how).status).toBe(0)
+    expect((await unimorph('convert', TIDEWRACK, ...how)).status).toBe(0)
     expect(textIn(codebase)).not.toMatch(OWN)
     expect(existsSync(join(codebase, 'README.md'))).toBe(false)
     symlinkSync(join(ROOT, 'node_modules'), join(codebase, 'node_modules'))
-    expect(COMPILE[name]?.(codebase) ?? '').toBe('')
+    expect((await COMPILE[name]?.(codebase)) ?? '').toBe('')
   },
 )
 
-test('what is the codebase’s own is not overwritten, and what is missing is said', () => {
+test('what is the codebase’s own is not overwritten, and what is missing is said', async () => {
   const codebase = copy('react')
   writeFileSync(join(codebase, 'src/App.tsx'), 'export const App = () => null\n')
   const manifest = join(codebase, 'package.json')
@@ -145,7 +148,14 @@ test('what is the codebase’s own is not overwritten, and what is missing is sa
     readFileSync(manifest, 'utf8').replace('"react-router": "7.18.5"', '"x": "1"'),
   )
   const before = readFileSync(manifest, 'utf8')
-  const { stdout } = unimorph('convert', TIDEWRACK, '--codebase', codebase, '--target', 'react')
+  const { stdout } = await unimorph(
+    'convert',
+    TIDEWRACK,
+    '--codebase',
+    codebase,
+    '--target',
+    'react',
+  )
   expect(readFileSync(join(codebase, 'src/App.tsx'), 'utf8')).toBe(
     'export const App = () => null\n',
   )
@@ -154,21 +164,21 @@ test('what is the codebase’s own is not overwritten, and what is missing is sa
   expect(stdout).toMatch(/npm install .*react-router@7\.18\.5/)
 })
 
-test('a glossary that no longer fits fails, with the row and what to do', () => {
+test('a glossary that no longer fits fails, with the row and what to do', async () => {
   const codebase = copy('react')
-  unimorph('suggest', TIDEWRACK, '--codebase', codebase, '--write', '--accept', '0')
+  await unimorph('suggest', TIDEWRACK, '--codebase', codebase, '--write', '--accept', '0')
   const action = join(codebase, 'src/kit/Action.tsx')
   writeFileSync(action, readFileSync(action, 'utf8').replaceAll('emphasis', 'emphases'))
-  const { status, stderr } = unimorph('check', codebase)
+  const { status, stderr } = await unimorph('check', codebase)
   expect(status).toBe(1)
   expect(stderr).toContain('Button, emphasis: Action has no prop emphasis. Did it become emphases?')
-  const { stdout } = unimorph('check', codebase, '--json')
+  const { stdout } = await unimorph('check', codebase, '--json')
   expect(JSON.parse(stdout)).toMatchObject({ problems: [{ severity: 'error', prop: 'emphasis' }] })
 })
 
-test('proposals wait in the file until they are confirmed', () => {
+test('proposals wait in the file until they are confirmed', async () => {
   const codebase = copy('react')
-  const { stdout } = unimorph(
+  const { stdout } = await unimorph(
     'suggest',
     TIDEWRACK,
     '--codebase',
@@ -183,14 +193,14 @@ test('proposals wait in the file until they are confirmed', () => {
     { component: 'Sighting' },
     { role: 'button' },
   ])
-  unimorph('convert', TIDEWRACK, '--codebase', codebase, '--target', 'react')
+  await unimorph('convert', TIDEWRACK, '--codebase', codebase, '--target', 'react')
   expect(textIn(join(codebase, 'src/screens'))).not.toContain('SpottedRow')
 })
 
-test('a scan lists components, and libraries that are named', () => {
+test('a scan lists components, and libraries that are named', async () => {
   const codebase = copy('react')
   symlinkSync(join(ROOT, 'node_modules'), join(codebase, 'node_modules'))
-  const { stdout } = unimorph('scan', codebase, '--package', 'react-router')
+  const { stdout } = await unimorph('scan', codebase, '--package', 'react-router')
   expect(stdout).toContain(
     'src/kit/Action.tsx#Action: emphasis?, isOff?, href?, type?, onPress?, className?, children',
   )
@@ -230,15 +240,15 @@ test.each([
   [['suggest', TIDEWRACK, '--codebase', '.', '--accept', '200'], /from 0 to 100/],
   [['suggest', TIDEWRACK, '--codebase', '.'], /no components were found/],
   [['convert', TIDEWRACK], /--out or --codebase/],
-])('%j is refused', (args, message) => {
-  const { status, stderr } = unimorph(...args)
+])('%j is refused', async (args, message) => {
+  const { status, stderr } = await unimorph(...args)
   expect(status).toBeGreaterThan(0)
   expect(stderr).toMatch(message)
 })
 
-test('a glossary that is no JSON, or says what nobody knows, is named', () => {
+test('a glossary that is no JSON, or says what nobody knows, is named', async () => {
   writeFileSync(join(folder, GLOSSARY), '{')
-  expect(unimorph('check', '.').stderr).toContain('not valid JSON')
+  expect((await unimorph('check', '.')).stderr).toContain('not valid JSON')
   writeFileSync(join(folder, GLOSSARY), '{"version":1,"components":[{}]}')
-  expect(unimorph('check', '.').stderr).toContain('components[0].design')
+  expect((await unimorph('check', '.')).stderr).toContain('components[0].design')
 })

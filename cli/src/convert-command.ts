@@ -106,13 +106,24 @@ const printNotes = (notes: readonly Note[]): void => {
   if (rest > 0) console.error(`${rest} more notes; --json lists them all.`)
 }
 
-/** `unimorph convert`: reads files, converts them as one project, writes it. Returns the exit code. */
-export const convertCommand = async (
+/** What a conversion of some files gives: the files to write, or why there are none. */
+export type Conversion =
+  | {
+      readonly ok: true
+      readonly files: readonly EmittedFile[]
+      readonly notes: readonly Note[]
+      /** What is left to do by hand, in sentences. */
+      readonly kept: readonly string[]
+      /** The settings file that was used. */
+      readonly config?: string
+    }
+  | { readonly ok: false; readonly notes: readonly Note[] }
+
+/** Reads files and converts them as one project, by the settings that are found. Writes nothing. */
+export const convertFiles = async (
   paths: readonly string[],
   options: ConvertOptions,
-): Promise<number> => {
-  const out = options.out ?? options.codebase
-  if (out === undefined) throw new Failure('Say where to write to: --out or --codebase.', 2)
+): Promise<Conversion> => {
   const found = findSettings(options.config)
   const settings = mergeSettings(options, found?.settings ?? {})
   const { target = 'html', derivesStates = true } = settings
@@ -128,11 +139,7 @@ export const convertCommand = async (
       ? convert(intake.design, edits, { ...settings, target, derivesStates, fonts, glossary })
       : undefined
   const said = [...intake.notes, ...(result?.notes ?? [])]
-  if (!result?.ok) {
-    if (options.json) console.log(JSON.stringify({ ok: false, files: [], notes: said }, null, 2))
-    else printNotes(said)
-    return 1
-  }
+  if (!result?.ok) return { ok: false, notes: said }
   const { files, styles } = result.value
   const made: EmittedFile[] = [...files]
   if (styles.compiledPath) {
@@ -142,19 +149,41 @@ export const convertCommand = async (
   }
   const house = glossary ? byConventions(glossary.codebase.conventions, settings) : settings
   const housed = await deliver({ ...result.value, files: made }, house, target)
-  const delivered = housed.files
-  const notes = [...said, ...housed.notes]
   const { files: chosen, kept } =
-    options.out === undefined ? forCodebase(out, delivered) : { files: delivered, kept: [] }
-  const wanted = await scalePictures(chosen, pictureCodecs)
-  writeFiles(out, wanted, { force: options.force ?? false })
-  const written = wanted.map((f) => f.path)
+    options.out === undefined && options.codebase !== undefined
+      ? forCodebase(options.codebase, housed.files)
+      : { files: housed.files, kept: [] }
+  return {
+    ok: true,
+    files: await scalePictures(chosen, pictureCodecs),
+    notes: [...said, ...housed.notes],
+    kept,
+    ...(found ? { config: found.path } : {}),
+  }
+}
+
+/** `unimorph convert`: reads files, converts them as one project, writes it. Returns the exit code. */
+export const convertCommand = async (
+  paths: readonly string[],
+  options: ConvertOptions,
+): Promise<number> => {
+  const out = options.out ?? options.codebase
+  if (out === undefined) throw new Failure('Say where to write to: --out or --codebase.', 2)
+  const made = await convertFiles(paths, options)
+  const { notes } = made
+  if (!made.ok) {
+    if (options.json) console.log(JSON.stringify({ ok: false, files: [], notes }, null, 2))
+    else printNotes(notes)
+    return 1
+  }
+  writeFiles(out, made.files, { force: options.force ?? false })
+  const written = made.files.map((f) => f.path)
   if (options.json) console.log(JSON.stringify({ ok: true, files: written, notes }, null, 2))
   else {
     printNotes(notes.filter((n) => n.severity !== 'info'))
-    const by = found ? `, by the settings in ${found.path}` : ''
-    console.log(`${wanted.length} files written to ${out}${by}`)
-    for (const line of kept) console.log(line)
+    const by = made.config === undefined ? '' : `, by the settings in ${made.config}`
+    console.log(`${written.length} files written to ${out}${by}`)
+    for (const line of made.kept) console.log(line)
   }
   return 0
 }

@@ -10,10 +10,12 @@ import {
 } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { dirname, join, resolve } from 'node:path'
+import { startCommands } from './testing/start-commands.js'
 
 /** The tests that are delivered beside components, run by the tools that they ask for. */
 
-const BIN = resolve(__dirname, '../bin/unimorph.mjs')
+const commands = startCommands()
+afterAll(commands.stop)
 const DESIGNS = resolve(__dirname, '../../demo/designs')
 const TIDEWRACK = join(DESIGNS, 'tidewrack.json')
 const KIOSK = join(DESIGNS, 'night-ferry-kiosk.svg')
@@ -42,13 +44,13 @@ const run = (tool: string, args: readonly string[], cwd: string) => {
 }
 
 /** Delivers a project with tests, and gives it the packages it asks for. */
-const deliver = (inputs: readonly string[], settings: object): string => {
+const deliver = async (inputs: readonly string[], settings: object): Promise<string> => {
   writeFileSync(
     join(folder, 'unimorph.config.json'),
     JSON.stringify({ extras: ['tests'], ...settings }),
   )
-  const converted = run(BIN, ['convert', ...inputs, '--out', 'project'], folder)
-  if (converted.status !== 0) throw new Error(converted.said)
+  const converted = await commands.run(['convert', ...inputs, '--out', 'project'], folder)
+  if (converted.status !== 0) throw new Error(converted.output)
   const project = join(folder, 'project')
   const manifest = JSON.parse(readFileSync(join(project, 'package.json'), 'utf8')) as Record<
     'dependencies' | 'devDependencies',
@@ -67,8 +69,8 @@ const deliver = (inputs: readonly string[], settings: object): string => {
 }
 
 const TOOLS = {
-  react: ['vitest/vitest.mjs', 'run'],
-  vue: ['vitest/vitest.mjs', 'run'],
+  react: ['vitest/vitest.mjs', 'run', '--no-isolate'],
+  vue: ['vitest/vitest.mjs', 'run', '--no-isolate'],
   angular: ['@angular/cli/bin/ng.js', 'test', '--no-watch'],
 } as const
 
@@ -91,11 +93,11 @@ test.each([
   ['angular', 'hostile', { templates: 'class' }, 5],
 ] as const)(
   '%s: components of %s show what they are given: %j',
-  (target, what, settings, least) => {
+  async (target, what, settings, least) => {
     const cards = join(folder, 'cards.svg')
     writeFileSync(cards, CARDS)
     const inputs = what === 'tidewrack' ? [TIDEWRACK] : [KIOSK, cards]
-    const project = deliver(inputs, { target, ...settings })
+    const project = await deliver(inputs, { target, ...settings })
     const { status, said } = runTests(project, target)
     expect([status, said]).toEqual([0, expect.stringMatching(/Tests +\d+ passed/)])
     expect(Number(/Tests +(\d+) passed/.exec(said)![1])).toBeGreaterThanOrEqual(least)
@@ -103,8 +105,8 @@ test.each([
   120_000,
 )
 
-test('a component that no longer shows what it is given fails its test, and no other', () => {
-  const project = deliver([TIDEWRACK], { target: 'react' })
+test('a component that no longer shows what it is given fails its test, and no other', async () => {
+  const project = await deliver([TIDEWRACK], { target: 'react' })
   const file = join(project, 'src/components/Figure.tsx')
   const code = readFileSync(file, 'utf8')
   expect(code).toContain('{value}')
@@ -115,8 +117,8 @@ test('a component that no longer shows what it is given fails its test, and no o
   expect(said).toMatch(/Tests +1 failed \| \d+ passed/)
 }, 120_000)
 
-test('without them nothing of it is delivered', () => {
-  const project = deliver([TIDEWRACK], { target: 'angular', extras: [] })
+test('without them nothing of it is delivered', async () => {
+  const project = await deliver([TIDEWRACK], { target: 'angular', extras: [] })
   const manifest = readFileSync(join(project, 'package.json'), 'utf8')
   expect(manifest).not.toMatch(/vitest|"test"/)
   expect(existsSync(join(project, 'tsconfig.spec.json'))).toBe(false)

@@ -1,16 +1,16 @@
-import { spawnSync } from 'node:child_process'
 import { mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
-import { dirname, join, resolve } from 'node:path'
+import { dirname, join } from 'node:path'
 import { pathToFileURL } from 'node:url'
 import { expect, type Page } from '@playwright/test'
 import { unzipSync } from 'fflate'
 import pixelmatch from 'pixelmatch'
 import { PNG } from 'pngjs'
+import { builtSite, demo, project as convertedProject } from '../sites/site.js'
 import { Desk, test } from './desk.js'
+import { serveSite, SITE } from './serve.js'
 import { settled } from './settled.js'
 
-const CLI = resolve(__dirname, '../../cli/bin/unimorph.mjs')
 // Text is drawn through two different paths of the browser; their antialiasing differs a little.
 const MOST_DIFFERENT_PIXELS = 0.01
 
@@ -77,19 +77,8 @@ for (const { name, width, height } of CASES) {
       await expect(page.getByRole('button', { name: file }).first()).toBeVisible()
       await expect(page.getByText('Converting')).toBeHidden()
       const project = await download(page)
-      const site = join(folder, 'site')
-      const built = spawnSync(process.execPath, [CLI, 'build', project, '--site', site], {
-        encoding: 'utf8',
-      })
-      expect([built.status, built.stderr]).toEqual([0, ''])
-      // A module script does not load from a file, so the site is served from the address of a made-up host.
-      await page.route('http://site.test/**', (route) => {
-        const path = new URL(route.request().url()).pathname
-        return route.fulfill({ path: join(site, path === '/' ? 'index.html' : path) })
-      })
-      expect(await compare(page, id, 'http://site.test/', width, height)).toBeLessThan(
-        MOST_DIFFERENT_PIXELS,
-      )
+      await serveSite(page, await builtSite(project))
+      expect(await compare(page, id, SITE, width, height)).toBeLessThan(MOST_DIFFERENT_PIXELS)
       if (target === 'HTML') {
         // As it was downloaded, without building anything.
         const file = pathToFileURL(join(project, 'index.html')).href
@@ -109,11 +98,9 @@ test('pictures come in several sizes, the same from the desk and from the comman
   await expect(page.getByRole('button', { name: 'shore-360.webp' })).toBeVisible()
   const project = await download(page)
 
-  const config = join(folder, 'unimorph.config.json')
-  writeFileSync(config, JSON.stringify({ extras: ['sizes'] }))
-  const design = resolve(__dirname, '../../demo/designs/tidewrack.json')
-  const other = join(folder, 'other')
-  spawnSync(process.execPath, [CLI, 'convert', design, '--config', config, '--out', other])
+  const other = await convertedProject(demo('tidewrack.json'), 'html', {
+    settings: { extras: ['sizes'] },
+  })
   for (const px of [180, 360, 720]) {
     const name = `assets/shore-${px}.webp`
     expect(readFileSync(join(project, name)).equals(readFileSync(join(other, name)))).toBe(true)

@@ -2,12 +2,12 @@ import { readdirSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import {
   expect,
-  test as base,
   type APIRequestContext,
   type FrameLocator,
   type Locator,
   type Page,
 } from '@playwright/test'
+import { test as base } from './server.js'
 
 type Project = { id: string; name: string; settings: unknown; edits: { id: number }[] }
 
@@ -24,8 +24,8 @@ const loadDemos = async (request: APIRequestContext): Promise<Project[]> => {
 }
 
 /** Glossaries are files of the demo's codebases, which the server has copied into its folder. */
-const dropGlossaries = (): void => {
-  const folder = join(process.env['UNIMORPH_E2E_DATA']!, 'demo-codebases')
+const dropGlossaries = (data: string): void => {
+  const folder = join(data, 'demo-codebases')
   for (const name of readdirSync(folder)) {
     rmSync(join(folder, name, 'unimorph.glossary.json'), { force: true })
   }
@@ -36,7 +36,7 @@ const DEFAULTS = { target: 'html', styling: 'tailwind' }
 /** Every flow begins with the demo as it is delivered, whatever became of the flow before. */
 export const test = base.extend<{ freshDemo: void }>({
   freshDemo: [
-    async ({ request }, use) => {
+    async ({ request, server }, use) => {
       for (const { id, edits } of await loadDemos(request)) {
         for (const edit of edits.toReversed()) {
           await request.delete(`/api/projects/${id}/edits/${edit.id}`)
@@ -44,7 +44,7 @@ export const test = base.extend<{ freshDemo: void }>({
         await request.put(`/api/projects/${id}/settings`, { data: DEFAULTS })
         await request.delete(`/api/projects/${id}/codebase`)
       }
-      dropGlossaries()
+      dropGlossaries(server.data)
       await use()
     },
     { auto: true },

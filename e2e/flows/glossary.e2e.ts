@@ -100,9 +100,10 @@ test('a prop is given something else, errors stand at its row, and the code foll
 
 test('a component that is renamed in the codebase is noticed at once, and so is the way back', async ({
   page,
+  server,
 }) => {
   await confirmAll(page, await openGlossary(page, 'React'), 'quayside-react')
-  const folder = join(process.env['UNIMORPH_E2E_DATA']!, 'demo-codebases/react')
+  const folder = join(server.data, 'demo-codebases/react')
   const file = join(folder, 'src/kit/Action.tsx')
   const before = readFileSync(file, 'utf8')
   try {

@@ -1,48 +1,15 @@
+import { join, resolve } from 'node:path'
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Page } from '@playwright/test'
-import { cpSync, mkdtempSync, readFileSync } from 'node:fs'
-import { createServer, type Server } from 'node:http'
-import { spawnSync } from 'node:child_process'
-import { tmpdir } from 'node:os'
-import { extname, join, resolve } from 'node:path'
+import { site } from '../sites/site.js'
+import { serveSite, SITE } from './serve.js'
 
-const ROOT = resolve(__dirname, '../..')
-const FIXTURES = join(ROOT, 'core/fixtures/emit/interactions')
-const TYPES: Readonly<Record<string, string>> = {
-  '.css': 'text/css',
-  '.html': 'text/html',
-  '.js': 'text/javascript',
-  '.svg': 'image/svg+xml',
-}
-
-const unimorph = (...args: string[]): void => {
-  const bin = join(ROOT, 'cli/bin/unimorph.mjs')
-  const { status, stderr } = spawnSync(process.execPath, [bin, ...args], { encoding: 'utf8' })
-  if (status !== 0) throw new Error(stderr)
-}
-
-/** Converts a fixture and serves the built site; what is posted to it is kept. */
-const serve = async (name: string, target: string) => {
-  const folder = mkdtempSync(join(tmpdir(), 'unimorph-interactions-'))
-  cpSync(join(FIXTURES, name, 'input.json'), join(folder, 'input.json'))
-  const project = join(folder, 'project')
-  const site = join(folder, 'site')
-  unimorph('convert', join(folder, 'input.json'), '--target', target, '--out', project)
-  unimorph('build', project, '--site', site)
-  const server: Server = createServer((request, response) => {
-    const path = (request.url ?? '/').split('?')[0]!
-    const file = join(site, path === '/' ? 'index.html' : path)
-    try {
-      response.setHeader('content-type', TYPES[extname(file)] ?? 'application/octet-stream')
-      response.end(readFileSync(file))
-    } catch {
-      response.statusCode = 404
-      response.end()
-    }
-  })
-  await new Promise<void>((done) => server.listen(0, '127.0.0.1', done))
-  const { port } = server.address() as { port: number }
-  return { address: `http://127.0.0.1:${port}`, close: () => server.close() }
+const FIXTURES = resolve(__dirname, '../../core/fixtures/emit/interactions')
+/** Opens a fixture as the site that its own tools build. */
+const open = async (page: Page, name: string, target: string): Promise<void> => {
+  const made = await site(join(FIXTURES, name, 'input.json'), target)
+  await serveSite(page, made.site)
+  await page.goto(SITE)
 }
 
 const checkAccess = async (page: Page): Promise<void> => {
@@ -54,16 +21,13 @@ const WIDTHS = [1280, 768, 390] as const
 
 for (const target of ['html', 'react', 'vue', 'angular']) {
   test.describe(`delivered ${target}`, () => {
-    let site: Awaited<ReturnType<typeof serve>>
-    test.afterEach(() => site.close())
-
     test('dialogs, drawers and overlays open and close, by mouse and by keyboard, at three widths', async ({
       page,
     }) => {
-      site = await serve('what-is-pressed-opens-shows-and-leads', target)
+      await open(page, 'what-is-pressed-opens-shows-and-leads', target)
       for (const width of WIDTHS) {
         await page.setViewportSize({ width, height: 800 })
-        await page.goto(site.address)
+        await page.goto(SITE)
         for (const [button, panel] of [
           ['Rules', 'House rules'],
           ['Filter', 'Filter'],
@@ -97,8 +61,7 @@ for (const target of ['html', 'react', 'vue', 'angular']) {
     test('parts are shown and hidden, tabs are changed with the arrow keys, links lead to a part', async ({
       page,
     }) => {
-      site = await serve('what-is-pressed-opens-shows-and-leads', target)
-      await page.goto(site.address)
+      await open(page, 'what-is-pressed-opens-shows-and-leads', target)
       const more = page.getByRole('button', { name: 'More' })
       const details = page.getByText('Times are for the slipway.')
       await expect(details).toBeHidden()
@@ -127,10 +90,10 @@ for (const target of ['html', 'react', 'vue', 'angular']) {
     test('numbers are counted, tabs chosen and rows opened, by mouse and by keyboard, at three widths', async ({
       page,
     }) => {
-      site = await serve('parts-are-what-they-look-like', target)
+      await open(page, 'parts-are-what-they-look-like', target)
       for (const width of WIDTHS) {
         await page.setViewportSize({ width, height: 900 })
-        await page.goto(site.address)
+        await page.goto(SITE)
         const walkers = page.getByLabel('Walkers')
         await page.getByRole('button', { name: 'More', exact: true }).click()
         await expect(walkers).toHaveValue('3')
@@ -173,10 +136,10 @@ for (const target of ['html', 'react', 'vue', 'angular']) {
     test('a menu opens at its button, and is walked through with the arrow keys', async ({
       page,
     }) => {
-      site = await serve('parts-are-what-they-look-like', target)
+      await open(page, 'parts-are-what-they-look-like', target)
       for (const width of WIDTHS) {
         await page.setViewportSize({ width, height: 800 })
-        await page.goto(site.address)
+        await page.goto(SITE)
         const button = page.getByRole('button', { name: 'More ways' })
         const menu = page.getByRole('menu', { name: 'Ways' })
         const item = (name: string) => page.getByRole('menuitem', { name })
@@ -202,9 +165,9 @@ for (const target of ['html', 'react', 'vue', 'angular']) {
     })
 
     test('what comes in does so once, and not for who wants less motion', async ({ page }) => {
-      site = await serve('what-is-pressed-opens-shows-and-leads', target)
+      await open(page, 'what-is-pressed-opens-shows-and-leads', target)
       await page.setViewportSize({ width: 640, height: 200 })
-      await page.goto(site.address)
+      await page.goto(SITE)
       const card = page.locator('[data-enter]')
       await expect(card).toHaveAttribute('data-enter', 'waiting')
       await expect(card).toHaveCSS('opacity', '0')
@@ -213,15 +176,15 @@ for (const target of ['html', 'react', 'vue', 'angular']) {
       await card.hover()
       await expect.poll(() => card.evaluate((e) => getComputedStyle(e).translate)).toBe('0px -4px')
       await page.emulateMedia({ reducedMotion: 'reduce' })
-      await page.goto(site.address)
+      await page.goto(SITE)
       await expect(card).toHaveCSS('opacity', '1')
     })
 
     test('a form tells what is missing, accepts what is right and thanks', async ({ page }) => {
-      site = await serve('a-form-tells-what-is-missing-and-calls-a-function', target)
+      await open(page, 'a-form-tells-what-is-missing-and-calls-a-function', target)
       const said: string[] = []
       page.on('console', (message) => said.push(message.text()))
-      await page.goto(site.address)
+      await page.goto(SITE)
       await page.getByRole('button', { name: 'Sign up' }).click()
       await expect(page.getByRole('alert')).toContainText('Your name: please fill this in.')
       await expect(page.getByLabel('Your name *')).toBeFocused()
@@ -241,7 +204,7 @@ for (const target of ['html', 'react', 'vue', 'angular']) {
     test('a form is sent to its address, tells when that fails, and leads on when it does not', async ({
       page,
     }) => {
-      site = await serve('a-form-is-sent-to-an-address-and-leads-on', target)
+      await open(page, 'a-form-is-sent-to-an-address-and-leads-on', target)
       const sent: unknown[] = []
       let status = 503
       await page.route('https://tidewrack.example/answers', (route) => {
@@ -250,7 +213,7 @@ for (const target of ['html', 'react', 'vue', 'angular']) {
         sent.push(route.request().postDataJSON())
         return route.fulfill({ status, headers, body: '{}' })
       })
-      await page.goto(site.address)
+      await page.goto(SITE)
       await page.getByLabel('Your name *').fill('Marit')
       await page.getByLabel('Email *').fill('marit@tidewrack.example')
       await page.keyboard.press('Enter')

@@ -1,39 +1,15 @@
-import { spawn, type ChildProcess } from 'node:child_process'
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { createServer, type AddressInfo, type Server } from 'node:net'
 import { tmpdir } from 'node:os'
-import { join, resolve } from 'node:path'
-import { expect, test } from '@playwright/test'
-
-const MAIN = resolve(__dirname, '../../server/dist/main.js')
+import { join } from 'node:path'
+import { expect } from '@playwright/test'
+import { addressOf, startServer as start, test } from './server.js'
 
 let folder: string
 test.beforeEach(() => {
   folder = mkdtempSync(join(tmpdir(), 'unimorph-server-'))
 })
 test.afterEach(() => rmSync(folder, { recursive: true, force: true }))
-
-type Started = {
-  readonly process: ChildProcess
-  readonly output: string
-  readonly code: number | null
-}
-
-/** Starts a server and waits until it is ready or has ended. */
-const start = (...args: string[]): Promise<Started> =>
-  new Promise((done) => {
-    const child = spawn(process.execPath, [MAIN, ...args])
-    let output = ''
-    const listen = (data: Buffer): void => {
-      output += data.toString()
-      if (output.includes('ready')) done({ process: child, output, code: null })
-    }
-    child.stdout.on('data', listen)
-    child.stderr.on('data', listen)
-    child.on('exit', (code) => done({ process: child, output, code }))
-  })
-
-const addressOf = ({ output }: Started): string => /http:\S+/.exec(output)![0]
 
 const design = {
   format: 'unimorph-design',

@@ -1,28 +1,11 @@
-import { execFile } from 'node:child_process'
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join, resolve } from 'node:path'
-import { promisify } from 'node:util'
 import { expect, type Page } from '@playwright/test'
+import { demo, project, site, type SiteOptions } from '../sites/site.js'
 import { Desk, test } from './desk.js'
+import { serveSite, SITE } from './serve.js'
 import { settled } from './settled.js'
 
-const ROOT = resolve(__dirname, '../..')
-const CLI = join(ROOT, 'cli/bin/unimorph.mjs')
-
-let folder: string
-test.beforeEach(() => {
-  folder = mkdtempSync(join(tmpdir(), 'unimorph-styling-'))
-})
-test.afterEach(() => rmSync(folder, { recursive: true, force: true }))
-
-const run = async (...args: string[]): Promise<void> => {
-  const { stderr } = await promisify(execFile)(process.execPath, [CLI, ...args])
-  expect(stderr.replace(/^warning: .*\n/gm, '')).toBe('')
-}
-
 /** What a house may want that changes no look: no values in brackets, attributes in an order, pictures by address. */
-const HOUSE = {
+const HOUSE: SiteOptions['settings'] = {
   pictures: 'public',
   rules: [
     { rule: 'no-arbitrary-values' },
@@ -31,41 +14,21 @@ const HOUSE = {
   ],
 }
 
-/** A design as a site: pages as they are delivered, apps as they are built. */
+/** The folder that is opened: of a design by a styling, in other units, or by the rules of a house. */
 const make = async (design: string, target: string, how: string): Promise<string> => {
   const [styling = '', units] = how.replace(' by rules', '').split(' in ')
-  const config = join(folder, `${target}-${how}.json`)
-  writeFileSync(config, JSON.stringify(how.endsWith(' by rules') ? HOUSE : {}))
-  const project = join(folder, `${target}-${how}`)
-  const site = join(folder, `${target}-${how}-site`)
-  await run(
-    'convert',
-    join(ROOT, 'demo/designs', design),
-    '--target',
-    target,
-    '--styling',
-    styling,
-    '--config',
-    config,
-    ...(units === undefined ? [] : ['--units', units]),
-    '--out',
-    project,
-  )
+  const settings = how.endsWith(' by rules') ? HOUSE : {}
+  const options = { styling, settings, ...(units === undefined ? {} : { units }) }
   // What SCSS makes of it is what is looked at, and not the sheet that is delivered beside it.
-  if (target === 'html' && styling !== 'scss') return project
-  await run('build', project, '--site', site)
-  return site
+  if (target === 'html' && styling !== 'scss') return project(demo(design), target, options)
+  return (await site(demo(design), target, options)).site
 }
 
 /** What every element looks like, and where it is. */
-const looksOn = async (page: Page, site: string, width: number): Promise<readonly string[]> => {
+const looksOn = async (page: Page, folder: string, width: number): Promise<readonly string[]> => {
   await page.setViewportSize({ width, height: 900 })
-  await page.unroute('http://site.test/**')
-  await page.route('http://site.test/**', (route) => {
-    const path = new URL(route.request().url()).pathname
-    return route.fulfill({ path: join(site, path === '/' ? 'index.html' : path) })
-  })
-  await page.goto('http://site.test/', { waitUntil: 'networkidle' })
+  await serveSite(page, folder)
+  await page.goto(SITE, { waitUntil: 'networkidle' })
   await settled(page)
   return page.evaluate(() => {
     const properties =
@@ -112,11 +75,12 @@ for (const [design, target, stylings] of [
   }) => {
     test.setTimeout(240_000)
     const names = ['tailwind', ...stylings]
-    const sites = await Promise.all(names.map((styling) => make(design, target, styling)))
+    const folders: string[] = []
+    for (const styling of names) folders.push(await make(design, target, styling))
     for (const width of [390, 768, 1280]) {
       const looks: Record<string, readonly string[]> = {}
-      for (const [i, site] of sites.entries())
-        looks[names[i]!] = withoutProblems(await looksOn(page, site, width))
+      for (const [i, folder] of folders.entries())
+        looks[names[i]!] = withoutProblems(await looksOn(page, folder, width))
       for (const name of stylings) {
         const others = looks['tailwind']!.flatMap((look, i) =>
           look === looks[name]![i] ? [] : [{ look, is: looks[name]![i] }],

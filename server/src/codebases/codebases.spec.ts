@@ -57,7 +57,11 @@ const GLOSSARY = {
 
 test('codebases that may be read are listed, chosen, scanned and left', async () => {
   const { body: choices } = await http.get('/api/codebases').expect(200)
-  expect(choices).toContainEqual({ folder: allowed('react'), name: 'quayside-react' })
+  expect(choices).toContainEqual({
+    folder: allowed('react'),
+    name: 'quayside-react',
+    isDemo: false,
+  })
   expect((await http.get(path()).expect(200)).body).toEqual({})
 
   const { body } = await http

@@ -90,7 +90,7 @@ test('only what fits a prop is offered for it', () => {
     'nothing',
     'what pressing it does',
     'one or the other …',
-    'not drawn: mark it',
+    'not drawn: leave a placeholder',
   ])
   expect(labels({ kind: 'string', text: '' })).toContain('where it leads')
 })
