@@ -8,7 +8,7 @@ import { resolveInstances } from './design/resolve-instances.js'
 import { drawLayer } from './drawing/index.js'
 import { compileStyles } from './emit/styling/tailwind/compile.js'
 import type { Emitted } from './emit/target.js'
-import type { Font, FontFace } from './fonts/face.js'
+import type { Font, FontFace } from './text/face.js'
 import { readFiles } from './intake/index.js'
 import { design, frame, layer, text } from './testing/design.js'
 

@@ -25,7 +25,8 @@ export {
   type ReadingChoice,
   type Report,
 } from './findings/index.js'
-export { inferLayout, layerOfNode, placesOf, walkNodes, type LayoutNode } from './layout/index.js'
+export { inferLayout, placesOf, walkNodes, type LayoutNode } from './layout/index.js'
+export { layerOfNode } from './design/node-key.js'
 export { convert, stylingNotes, prepare, type Settings } from './convert.js'
 export {
   buildSettingsSchema,
@@ -98,7 +99,7 @@ export { compileStyles } from './emit/styling/tailwind/compile.js'
 export { codeOfTokens, type TokenCode } from './emit/token-code.js'
 export { listContrastPairs, type ContrastPair, type NamedColor } from './findings/contrast.js'
 export type { Emitted } from './emit/target.js'
-export { decodeBase64, encodeBase64 } from './intake/base64.js'
+export { decodeBase64, encodeBase64 } from './pictures/base64.js'
 export { finishPictures, type Look } from './intake/finish-pictures.js'
 export { readFiles, type Intake } from './intake/index.js'
 export { summarise, type ScreenSummary, type Summary } from './intake/summary.js'
@@ -148,7 +149,7 @@ export {
   type TextMeasure,
 } from './text/measure.js'
 export { layOutText } from './text/wrap.js'
-export { findFace, type Font, type FontFace, type FontFormat } from './fonts/face.js'
+export { findFace, type Font, type FontFace, type FontFormat } from './text/face.js'
 export { fallbackOf, isGenericFamily, listFontNeeds, type FontNeed } from './fonts/needs.js'
 export { proposeTokens, type TokenProposal, type TokenUse } from './tokens/propose.js'
 export { isTokenFile, readTokens, type TokenFile } from './tokens/read-tokens.js'

@@ -56,11 +56,8 @@ export class Desk {
   constructor(readonly page: Page) {}
 
   static async open(page: Page, project: string): Promise<Desk> {
-    await page.goto('/')
-    await page
-      .getByRole('link', { name: new RegExp(`^${project} ?\\d`) })
-      .first()
-      .click()
+    const projects = (await (await page.request.get('/api/projects')).json()) as Project[]
+    await page.goto(`/projects/${projects.find(({ name }) => name === project)!.id}`)
     return Desk.ready(page)
   }
 

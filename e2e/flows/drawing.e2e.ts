@@ -7,7 +7,7 @@ import { PNG } from 'pngjs'
 
 // What design programs write, one file a subject: our own drawing of each must look as the browser draws
 // the file itself.
-const FOLDER = join(__dirname, '../drawings')
+const FOLDER = join(import.meta.dirname, '../drawings')
 const MOST_DIFFERENT = 0.003
 
 const show = async (page: Page, svg: string): Promise<PNG> => {

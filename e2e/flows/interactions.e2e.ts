@@ -1,10 +1,10 @@
 import { join, resolve } from 'node:path'
-import AxeBuilder from '@axe-core/playwright'
+import { AxeBuilder } from '@axe-core/playwright'
 import { expect, test, type Page } from '@playwright/test'
 import { site } from '../sites/site.js'
 import { serveSite, SITE } from './serve.js'
 
-const FIXTURES = resolve(__dirname, '../../core/fixtures/emit/interactions')
+const FIXTURES = resolve(import.meta.dirname, '../../core/fixtures/emit/interactions')
 /** Opens a fixture as the site that its own tools build. */
 const open = async (page: Page, name: string, target: string): Promise<void> => {
   const made = await site(join(FIXTURES, name, 'input.json'), target)

@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test'
-import AxeBuilder from '@axe-core/playwright'
+import { AxeBuilder } from '@axe-core/playwright'
 import { Desk, dropFiles, SVG, takeIn, test } from './desk.js'
 
 const words = (text: string, family = 'Inter'): string =>

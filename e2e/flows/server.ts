@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
 import { test as base } from '@playwright/test'
 
-const MAIN = resolve(__dirname, '../../server/dist/main.js')
+const MAIN = resolve(import.meta.dirname, '../../server/dist/main.js')
 
 export type Started = {
   readonly process: ChildProcess

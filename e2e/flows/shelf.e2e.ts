@@ -1,5 +1,6 @@
-import AxeBuilder from '@axe-core/playwright'
-import { expect, test } from '@playwright/test'
+import { AxeBuilder } from '@axe-core/playwright'
+import { expect } from '@playwright/test'
+import { test } from './server.js'
 
 test('the demo projects stand on the shelf with a picture of their first screen', async ({
   page,

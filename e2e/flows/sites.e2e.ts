@@ -2,6 +2,7 @@ import { spawnSync } from 'node:child_process'
 import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { fileURLToPath } from 'node:url'
 import { expect, test } from '@playwright/test'
 import { buildProject } from '@unimorph/cli'
 import { demo, site, type SiteOptions } from '../sites/site.js'
@@ -41,7 +42,7 @@ for (const [target, settings] of [
     const made = await site(demo('tidewrack.json'), target, {
       settings: { target, code, ...settings } as SiteOptions['settings'],
     })
-    const prettier = require.resolve('prettier/bin/prettier.cjs')
+    const prettier = fileURLToPath(import.meta.resolve('prettier/bin/prettier.cjs'))
     const args = [prettier, '--check', '.']
     const checked = spawnSync(process.execPath, args, { cwd: made.project, encoding: 'utf8' })
     expect([checked.status, checked.stderr]).toEqual([0, ''])

@@ -1,4 +1,5 @@
-import { expect, test } from '@playwright/test'
+import { expect } from '@playwright/test'
+import { test } from './server.js'
 import { createTableMeasure } from '@unimorph/core'
 
 // The fonts that the test run installs; the table of `core` must agree with what the browser does with them.

@@ -12,7 +12,7 @@ import {
 } from 'node:fs'
 import { join, resolve } from 'node:path'
 
-const ROOT = resolve(__dirname, '../..')
+const ROOT = resolve(import.meta.dirname, '../..')
 const STORE = join(ROOT, '.cache/sites')
 /** Entries that were not used for so long are removed. */
 const KEPT_MS = 14 * 24 * 3600 * 1000

@@ -4,7 +4,7 @@ import { buildProject, convertFiles, writeFiles, type ConvertOptions } from '@un
 import type { EmittedFile, SettingsFile } from '@unimorph/core'
 import { cached, hashOf, hashOfBuilt, hashOfTools } from './cache.js'
 
-const ROOT = resolve(__dirname, '../..')
+const ROOT = resolve(import.meta.dirname, '../..')
 
 /** The demo designs, by name. */
 export const demo = (name: string): string => join(ROOT, 'demo/designs', name)

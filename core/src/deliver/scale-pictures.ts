@@ -1,5 +1,5 @@
 import type { EmittedFile } from '../emit/shared/emitted-file.js'
-import { decodeBase64, encodeBase64 } from '../intake/base64.js'
+import { decodeBase64, encodeBase64 } from '../pictures/base64.js'
 
 /** Pixels of a picture, four bytes each: red, green, blue, opacity. */
 export type Pixels = {

@@ -27,6 +27,8 @@ const fourSides = z.strictObject({
 })
 export type Sides = z.infer<typeof fourSides>
 
+export const NO_SIDES: Sides = { top: 0, right: 0, bottom: 0, left: 0 }
+
 /** One length for all sides, or one per side, in px. */
 export const sidesSchema = z.union([lengthPx, fourSides])
 

@@ -1,5 +1,5 @@
 import type { Layer } from '../design/layer.js'
-import { findFace, type Font } from '../fonts/face.js'
+import { findFace, type Font } from '../text/face.js'
 import { listFontNeeds } from '../fonts/needs.js'
 import { element, escapeXml } from './svg-writer.js'
 

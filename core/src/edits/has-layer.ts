@@ -1,6 +1,6 @@
+import { layerOfNode } from '../design/node-key.js'
 import type { Design } from '../design/design.js'
 import { walkScreens } from '../design/walk.js'
-import { layerOfNode } from '../layout/index.js'
 
 /**
  * Asks of keys whether they stand for something in a design: `first~` is a container around the layer `first`,

@@ -27,7 +27,8 @@ import {
 import { setForm, setInteraction } from './interactions.js'
 import { setPart } from './parts.js'
 import { setRole } from './roles.js'
-import { addTokens, importTokens, mergeToken, removeToken, renameToken } from './tokens.js'
+import { importTokens } from '../tokens/import-tokens.js'
+import { addTokens, mergeToken, removeToken, renameToken } from './tokens.js'
 
 /** Makes one edit; gives the same design back when it does not apply. */
 type Apply<K extends EditKind> = (design: Design, edit: EditOf<K>) => Design

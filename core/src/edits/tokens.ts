@@ -2,20 +2,10 @@ import type { Design } from '../design/design.js'
 import { renameHoverToken } from '../design/interaction.js'
 import type { Layer } from '../design/layer.js'
 import type { Token } from '../design/token.js'
-import { mapLayers } from '../design/walk.js'
-import { isSameValueType, listTokenFields, setTokenField } from '../tokens/fields.js'
-import { renameMode, resolveTokenValue } from '../tokens/resolve.js'
+import { changeLayers } from '../design/change-layers.js'
+import { listTokenFields, setTokenField } from '../tokens/fields.js'
+import { resolveTokenValue } from '../tokens/resolve.js'
 import type { EditOf } from './edit.js'
-
-/** Changes the layers of the screens and of the components. */
-const changeLayers = (design: Design, change: (layer: Layer) => Layer): Design => ({
-  ...design,
-  screens: design.screens.map((s) => mapLayers(s, change) as typeof s),
-  components: design.components.map((set) => ({
-    ...set,
-    variants: set.variants.map((v) => mapLayers(v, change) as typeof v),
-  })),
-})
 
 /** Renames a token in the hover effects of layers, and in what a person has set for them. */
 const changeHovers = (design: Design, name: string, to?: string): Design => {
@@ -143,40 +133,5 @@ export const removeToken = (design: Design, { token }: EditOf<'remove-token'>): 
   )
   return changeLayers(changeHovers({ ...design, tokens }, token), (layer) =>
     changeUses(layer, token, withoutUse),
-  )
-}
-
-export const importTokens = (
-  design: Design,
-  { modes, tokens }: EditOf<'import-tokens'>,
-): Design => {
-  const names = byName(design)
-  // The file's first mode is the one layers are drawn in, whatever either of them calls it.
-  const [drawn, first] = [design.modes[0]!, modes[0]!]
-  const incoming = tokens.map((token) => renameMode(token, first, drawn))
-  const fresh = new Map(incoming.map((t) => [t.name, t]))
-  const joined = [
-    ...design.tokens.map((t) => {
-      const next = fresh.get(t.name)
-      return next && next.type === t.type ? next : t
-    }),
-    ...incoming.filter((t) => !names.has(t.name)),
-  ]
-  const changed: Design = {
-    ...design,
-    modes: [...new Set([...design.modes, ...modes.map((mode) => (mode === first ? drawn : mode))])],
-    tokens: joined,
-  }
-  const all = byName(changed)
-  const isBroken = joined.some((t) => resolveTokenValue(all, t, drawn) === undefined)
-  if (isBroken) return design
-  return changeLayers(changed, (layer) =>
-    Object.entries(layer.tokens ?? {}).reduce((l, [path, name]) => {
-      const token = all.get(name)
-      const field = token && listTokenFields(l).find((f) => f.path === path)
-      if (!field || field.type !== token.type) return l
-      const value = resolveTokenValue(all, token, drawn)
-      return isSameValueType(field.value, value) ? setTokenField(l, path, name, value) : l
-    }, layer),
   )
 }

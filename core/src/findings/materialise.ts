@@ -1,8 +1,8 @@
+import { INFERRED, layerOfNode } from '../design/node-key.js'
 import type { SingleEdit } from '../edits/edit.js'
 import { isContainer } from '../design/layer.js'
 import { nameOfArrange, type Arrange } from '../design/layout.js'
-import { layerOfNode, type LayoutNode } from '../layout/index.js'
-import { INFERRED } from '../layout/node.js'
+import { type LayoutNode } from '../layout/index.js'
 import type { ScreenContext } from './context.js'
 
 export type Made = {

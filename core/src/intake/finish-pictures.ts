@@ -1,6 +1,6 @@
 import type { Asset, Design } from '../design/design.js'
-import { decodeBase64, encodeBase64 } from './base64.js'
-import { readPictureSize } from './picture-size.js'
+import { decodeBase64, encodeBase64 } from '../pictures/base64.js'
+import { readPictureSize } from '../pictures/picture-size.js'
 
 /** What only a decoder can tell of a picture; the host has one, `core` has not. */
 export type Look = {

@@ -1,16 +1,16 @@
 import type { Asset, Design } from '../design/design.js'
 import { readDesign } from '../design/read-design.js'
-import { importTokens } from '../edits/tokens.js'
+import { importTokens } from '../tokens/import-tokens.js'
 import { notes } from '../notes/catalogue.js'
 import { failed, type Note, type Outcome } from '../notes/note.js'
 import { createTableMeasure, type TextMeasure } from '../text/measure.js'
 import { isTokenFile, readTokens, type TokenFile } from '../tokens/read-tokens.js'
 import { renameMode } from '../tokens/resolve.js'
-import { mimeOfName } from './assets.js'
-import { encodeBase64 } from './base64.js'
+import { mimeOfName } from '../pictures/assets.js'
+import { encodeBase64 } from '../pictures/base64.js'
 import { baseName, isFontFile, MAX_FILE_BYTES, type InputFile } from './input-file.js'
 import { findConflicts, joinDesigns, prefixNames } from './join-designs.js'
-import { readPictureSize } from './picture-size.js'
+import { readPictureSize } from '../pictures/picture-size.js'
 import { readSvg } from './svg/index.js'
 import { isZip, unzip } from './unzip.js'
 
@@ -109,7 +109,6 @@ const addTokens = (design: Design, files: readonly TokenFile[], found: Note[]): 
   found.push(...problems)
   if (tokens.length === 0) return design
   const next = importTokens(design, {
-    kind: 'import-tokens',
     modes: [...modes],
     tokens: [...tokens],
   })

@@ -2,7 +2,7 @@ import type { Design } from '../design/design.js'
 import type { Layer } from '../design/layer.js'
 import { walkLayers } from '../design/walk.js'
 import { listFontNeeds, type FontNeed } from '../fonts/needs.js'
-import { findArtboards } from '../meaning/find-artboards.js'
+import { findArtboards } from '../design/find-artboards.js'
 import { listTokenFields } from '../tokens/fields.js'
 
 export type ScreenSummary = {

@@ -1,4 +1,4 @@
-import { findArtboards } from '../meaning/find-artboards.js'
+import { findArtboards } from '../design/find-artboards.js'
 import type { Design, Screen } from '../design/design.js'
 import { childrenOf, type Layer } from '../design/layer.js'
 import { assetsOf } from '../design/references.js'

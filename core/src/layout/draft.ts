@@ -1,7 +1,9 @@
+import { NO_SIDES } from '../design/geometry.js'
+import { INFERRED } from '../design/node-key.js'
 import { resolveSides, roundPx, type Box, type Sides } from '../design/geometry.js'
 import { PLAIN_LAYER } from '../design/plain-layer.js'
 import type { FrameLayer, Layer } from '../design/layer.js'
-import { INFERRED, NO_MARGIN, type LayoutNode, type Limits } from './node.js'
+import { type LayoutNode, type Limits } from './node.js'
 import type { WidthRange } from './text-width.js'
 
 /** A node in the making: its box is still in the container's coordinates, its place not yet decided. */
@@ -23,7 +25,7 @@ export const draftNode = (layer: Layer, box: Box, rest: Partial<LayoutNode> = {}
   arrangement: { kind: 'free' },
   sizing: { width: 'fixed', height: 'fixed' },
   limits: layer.limits ?? {},
-  margin: NO_MARGIN,
+  margin: NO_SIDES,
   isPushed: false,
   keepsLines: false,
   isGraphic: false,
@@ -52,7 +54,7 @@ export type Shell = {
 export const borderOf = (layer: Layer | undefined): Sides => {
   const stroke =
     layer && 'strokes' in layer && layer.type !== 'path' ? layer.strokes.at(-1) : undefined
-  return stroke?.align === 'inside' ? resolveSides(stroke.width) : NO_MARGIN
+  return stroke?.align === 'inside' ? resolveSides(stroke.width) : NO_SIDES
 }
 
 /** The part of a shell that content can take. */

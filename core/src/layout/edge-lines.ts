@@ -1,8 +1,8 @@
+import { NO_SIDES } from '../design/geometry.js'
 import { roundPx, type Box, type Sides } from '../design/geometry.js'
 import type { LineLayer } from '../design/layer.js'
 import type { Stroke } from '../design/paint.js'
 import { endOn } from './axis.js'
-import { NO_MARGIN } from './node.js'
 import type { Piece } from './pieces.js'
 
 /** A line this close to an edge, and this much shorter, is drawn as the edge. */
@@ -43,7 +43,7 @@ export const borderFromLines = ({ top, bottom }: EdgeLines): Stroke | undefined 
     if (!other || JSON.stringify(other.paint) !== JSON.stringify(stroke.paint)) return undefined
   }
   const width: Sides = {
-    ...NO_MARGIN,
+    ...NO_SIDES,
     top: top ? roundPx(top.box.height) : 0,
     bottom: bottom ? roundPx(bottom.box.height) : 0,
   }

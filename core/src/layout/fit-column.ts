@@ -1,3 +1,4 @@
+import { NO_SIDES } from '../design/geometry.js'
 import { roundPx, type Sides } from '../design/geometry.js'
 import { endOn } from './axis.js'
 import {
@@ -11,7 +12,7 @@ import {
   type Draft,
   type Shell,
 } from './draft.js'
-import { NO_MARGIN, type CrossAlign, type LayoutNode, type Limits } from './node.js'
+import { type CrossAlign, type LayoutNode, type Limits } from './node.js'
 import { findSpacing } from './spacing.js'
 import { isTight, limitText } from './text-width.js'
 
@@ -158,7 +159,7 @@ const childNode = (
   const { node, natural, range } = draft
   const text = node.layer.type === 'text'
   const { hold } = across
-  const margin: Sides = { ...NO_MARGIN, top: above, left: across.left, right: across.right }
+  const margin: Sides = { ...NO_SIDES, top: above, left: across.left, right: across.right }
   const isStretched = across.stretches && (align === 'stretch' || !text)
   const width = isStretched
     ? 'stretch'
@@ -203,7 +204,7 @@ export const fitColumn = (drafts: readonly Draft[], shell: Shell): Draft => {
   const { gap, extra } = findSpacing(gaps)
   const above = drafts[0]!.node.box.y - box.y
   const below = endOn(box, 'y') - endOn(drafts.at(-1)!.node.box, 'y')
-  const border = isPadded ? borderOf(shell.layer) : NO_MARGIN
+  const border = isPadded ? borderOf(shell.layer) : NO_SIDES
   const top = isPadded ? Math.max(border.top, roundPx(above)) : 0
   const isOpen = isPadded && below > Math.max(0, above) + FREE_ROOM_PX
   const bottom = isPadded ? Math.max(border.bottom, roundPx(isOpen ? above : below)) : 0

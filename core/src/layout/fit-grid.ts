@@ -1,3 +1,4 @@
+import { NO_SIDES } from '../design/geometry.js'
 import { resolveSides, roundPx, type Box, type Sides } from '../design/geometry.js'
 import { mean } from '../math/statistics.js'
 import { endOn } from './axis.js'
@@ -11,7 +12,7 @@ import {
   type Draft,
   type Shell,
 } from './draft.js'
-import { NO_MARGIN, type LayoutNode } from './node.js'
+import { type LayoutNode } from './node.js'
 import { EVEN_PX, isEven } from './spacing.js'
 import { isTight, limitText } from './text-width.js'
 
@@ -141,7 +142,7 @@ export const fitEven = (
     return {
       ...node,
       limits: { ...node.limits, ...(draft.range ? limitText(draft.range, cells[i]!.width) : {}) },
-      margin: { ...NO_MARGIN, left, top: align === 'centre' ? 0 : roundPx(node.box.y - top) },
+      margin: { ...NO_SIDES, left, top: align === 'centre' ? 0 : roundPx(node.box.y - top) },
       sizing: {
         width: isText(draft) || isWhole || !isOwn ? 'stretch' : isShape(node) ? 'fixed' : 'fit',
         height: isShape(node) || natural.height === undefined ? 'fixed' : 'fit',

@@ -1,7 +1,8 @@
+import { NO_SIDES } from '../design/geometry.js'
 import { roundPx } from '../design/geometry.js'
 import { endOn } from './axis.js'
 import { fitsItself, isShape, isText, shellNode, type Draft, type Shell } from './draft.js'
-import { NO_MARGIN, type LayoutNode } from './node.js'
+import { type LayoutNode } from './node.js'
 
 /** A row or column where every child keeps its size and its exact distance: the reading without a thought. */
 export const fitPlain = (kind: 'row' | 'column', drafts: readonly Draft[], shell: Shell): Draft => {
@@ -17,7 +18,7 @@ export const fitPlain = (kind: 'row' | 'column', drafts: readonly Draft[], shell
     const isOff = natural.height !== undefined && Math.abs(natural.height - node.box.height) > 0.5
     return {
       ...node,
-      margin: { ...NO_MARGIN, left: roundPx(left), top: roundPx(top) },
+      margin: { ...NO_SIDES, left: roundPx(left), top: roundPx(top) },
       sizing: {
         width: isOwn && !range ? 'fit' : 'fixed',
         height: isShape(node) || (isOff && !isText(draft)) ? 'fixed' : 'fit',
@@ -26,7 +27,7 @@ export const fitPlain = (kind: 'row' | 'column', drafts: readonly Draft[], shell
   })
   const last = Math.max(...drafts.map(({ node }) => endOn(node.box, 'y')))
   const bottom = Math.max(0, roundPx(endOn(box, 'y') - last))
-  const padding = { ...NO_MARGIN, bottom }
+  const padding = { ...NO_SIDES, bottom }
   const common = { gap: 0, padding, align: 'start', distribute: 'start', wrap: false } as const
   return {
     node: { ...shellNode(shell), arrangement: { kind, ...common }, children },

@@ -1,3 +1,4 @@
+import { NO_SIDES } from '../design/geometry.js'
 import { roundPx, type Sides } from '../design/geometry.js'
 import { endOn } from './axis.js'
 import {
@@ -11,7 +12,7 @@ import {
   type Draft,
   type Shell,
 } from './draft.js'
-import { NO_MARGIN, type CrossAlign, type LayoutNode } from './node.js'
+import { type CrossAlign, type LayoutNode } from './node.js'
 import { findSpacing, isEven } from './spacing.js'
 import { breaksElsewhere, chooseWidth } from './text-width.js'
 
@@ -191,7 +192,7 @@ export const fitRow = (drafts: readonly Draft[], shell: Shell): Draft => {
   const gaps = boxes.slice(1).map((b, i) => b.x - endOn(boxes[i]!, 'x'))
   const above = Math.min(...boxes.map((b) => b.y)) - box.y
   const below = endOn(box, 'y') - Math.max(...boxes.map((b) => endOn(b, 'y')))
-  const border = isPadded ? borderOf(shell.layer) : NO_MARGIN
+  const border = isPadded ? borderOf(shell.layer) : NO_SIDES
   const top = isPadded ? Math.max(border.top, roundPx(above)) : 0
   const bottom = isPadded ? Math.max(border.bottom, roundPx(below)) : 0
   const extent = { top: box.y + top, bottom: endOn(box, 'y') - bottom }
@@ -248,7 +249,7 @@ export const fitRow = (drafts: readonly Draft[], shell: Shell): Draft => {
     const isPushed = !isBetween && free !== undefined && i === free + 1
     const left = i === 0 ? (isOpen || isPadded ? 0 : roundPx(lead)) : isPushed ? 0 : extra[i - 1]!
     const off = isAligned || self ? 0 : roundPx(boxes[i]!.y - extent.top)
-    const margin: Sides = { ...NO_MARGIN, left, top: off }
+    const margin: Sides = { ...NO_SIDES, left, top: off }
     const height = heightOf(draft, align, isAligned ? undefined : (self ?? 'start'))
     const isOpenHere =
       widths.kind === 'shares' || (widths.kind === 'stretch' && widths.which.has(i))

@@ -1,7 +1,8 @@
+import { NO_SIDES } from '../design/geometry.js'
 import { roundPx, type Box } from '../design/geometry.js'
 import { endOn } from './axis.js'
 import { fitsItself, isShape, isText, shellNode, type Draft, type Shell } from './draft.js'
-import { NO_MARGIN, type LayoutNode } from './node.js'
+import { type LayoutNode } from './node.js'
 import { isEven } from './spacing.js'
 import { isTight, limitText } from './text-width.js'
 
@@ -80,7 +81,7 @@ export const fitTableRow = (drafts: readonly Draft[], table: TableColumns, shell
     return {
       ...node,
       limits: { ...node.limits, ...(draft.range ? limitText(draft.range, room) : {}) },
-      margin: { ...NO_MARGIN, ...margin, top: isCentred ? 0 : roundPx(node.box.y - contentTop) },
+      margin: { ...NO_SIDES, ...margin, top: isCentred ? 0 : roundPx(node.box.y - contentTop) },
       sizing: {
         width: stands ? 'stretch' : isShape(node) ? 'fixed' : isOwn ? 'fit' : 'stretch',
         height: isShape(node) || natural.height === undefined ? 'fixed' : 'fit',

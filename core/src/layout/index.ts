@@ -4,9 +4,6 @@ export { isPainted } from './pieces.js'
 export { lookOf } from './look.js'
 export { placesOf } from './places.js'
 export {
-  INFERRED,
-  layerOfNode,
-  NO_MARGIN,
   stackedPlainly,
   walkNodes,
   type Anchor,

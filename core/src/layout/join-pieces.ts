@@ -1,7 +1,7 @@
+import { INFERRED } from '../design/node-key.js'
 import { containsBox, uniteBoxes, type Box } from '../design/geometry.js'
 import { PLAIN_LAYER } from '../design/plain-layer.js'
 import type { GroupLayer, Layer, LineLayer } from '../design/layer.js'
-import { INFERRED } from './node.js'
 import type { Piece } from './pieces.js'
 
 // Parts of one picture touch or overlap; pictures in a row stand further apart.

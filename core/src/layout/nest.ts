@@ -1,3 +1,4 @@
+import { INFERRED } from '../design/node-key.js'
 import { isSameBox, resolveCorners, type Box } from '../design/geometry.js'
 import { hasBehaviour } from '../design/interaction.js'
 import type { Layer, RectangleLayer } from '../design/layer.js'
@@ -5,7 +6,6 @@ import { isOpaquePaint } from '../design/paint.js'
 import { areaOf, overlapOn } from './axis.js'
 import { borderFromLines, findEdgeLines, tokensOfLines, withEdges } from './edge-lines.js'
 import type { Kin } from './kin.js'
-import { INFERRED } from './node.js'
 import type { Piece } from './pieces.js'
 
 /** A piece with what lies on it. */

@@ -83,8 +83,6 @@ export type LayoutNode = {
   readonly children: readonly LayoutNode[]
 }
 
-export const NO_MARGIN: Sides = { top: 0, right: 0, bottom: 0, left: 0 }
-
 /** One thing under the other, with no room around or between. */
 export const stackedPlainly = (align: 'start' | 'stretch'): AutoLayout => ({
   kind: 'column',
@@ -94,12 +92,6 @@ export const stackedPlainly = (align: 'start' | 'stretch'): AutoLayout => ({
   distribute: 'start',
   wrap: false,
 })
-
-/** Marks the key of a container that stands for no layer of the file: `first~` holds the layer `first`. */
-export const INFERRED = '~'
-
-/** The layer a node's key belongs to: that of an inferred container is its first layer's. */
-export const layerOfNode = (key: string): string => key.replace(/~+(menu|run)?$/, '')
 
 /** Visits a node and everything inside it, parents first. */
 export const walkNodes = (

@@ -1,7 +1,7 @@
+import { INFERRED } from '../design/node-key.js'
 import { PLAIN_LAYER } from '../design/plain-layer.js'
 import type { RectangleLayer } from '../design/layer.js'
 import type { Stroke } from '../design/paint.js'
-import { INFERRED } from './node.js'
 import type { Piece } from './pieces.js'
 
 /** Lines this close are one line of the table, and touch each other. */

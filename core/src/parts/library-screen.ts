@@ -2,7 +2,7 @@ import type { ComponentSet, Design, Screen } from '../design/design.js'
 import { freeKey } from '../design/free-key.js'
 import { frameSchema, type ComponentLayer } from '../design/layer.js'
 import { drawingsOf, walkLayers } from '../design/walk.js'
-import { findStateProperty } from '../meaning/states.js'
+import { findStateProperty } from '../design/states.js'
 
 /** Whether the page of all components is converted with the screens, or alone. */
 export const LIBRARIES = ['page', 'only'] as const

@@ -1,5 +1,5 @@
 import type { ComponentSet } from '../design/design.js'
-import { findStateProperty } from '../meaning/states.js'
+import { findStateProperty } from '../design/states.js'
 
 /** More are not counted one by one. */
 const MOST_COMBINATIONS = 400

@@ -15,8 +15,8 @@ import {
   shrinkText,
   type WindowClass,
 } from './shrink.js'
-import { flowChildren, isInFlow, paddingAt, type Solver } from './solver.js'
-import { keepDistance, withChildren } from './tree.js'
+import { flowChildren, isInFlow, paddingAt, type Solver } from '../layout/flow/solver.js'
+import { keepDistance, withChildren } from '../layout/flow/tree.js'
 import { NARROWEST_PX } from './window.js'
 
 /** A reading without the width below which it holds, which is known when all widths are done. */

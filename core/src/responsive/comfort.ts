@@ -1,6 +1,6 @@
 import { resolveSides } from '../design/geometry.js'
 import type { LayoutNode } from '../layout/index.js'
-import { flowChildren, type Solver } from './solver.js'
+import { flowChildren, type Solver } from '../layout/flow/solver.js'
 
 /** A label up to this wide stays on its line. */
 const LABEL_PX = 200

@@ -1,9 +1,9 @@
 import type { TextLayer } from '../design/layer.js'
 import type { LayoutNode } from '../layout/index.js'
 import { textOf } from '../text/wrap.js'
-import { HEAD_PX } from './navigation.js'
+import { HEAD_PX } from '../meaning/structure/navigation.js'
 import { RULES, type RuleContext } from './rules/index.js'
-import { keysIn, mapNodes } from './tree.js'
+import { keysIn, mapNodes } from '../layout/flow/tree.js'
 
 /** A sign for a menu is about as large as a finger. */
 const LARGEST_SIGN_PX = 96

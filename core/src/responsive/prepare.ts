@@ -1,11 +1,12 @@
+import { NO_SIDES } from '../design/geometry.js'
 import { resolveSides } from '../design/geometry.js'
 import type { LayerWidths } from '../design/widths.js'
-import { NO_MARGIN, stackedPlainly, type LayoutNode } from '../layout/index.js'
-import { canWrap, findNavigation } from './navigation.js'
-import { anchored, flowChildren, isInFlow, type Solver } from './solver.js'
-import { findTableRows, isTableGrid } from './tables.js'
+import { stackedPlainly, type LayoutNode } from '../layout/index.js'
+import { canWrap, findNavigation } from '../meaning/structure/navigation.js'
+import { anchored, flowChildren, isInFlow, type Solver } from '../layout/flow/solver.js'
+import { findTableRows, isTableGrid } from '../meaning/structure/tables.js'
 import { NARROWEST_PX } from './window.js'
-import { createKeys, mapNodes, replaceRun, withChildren, wrapNodes } from './tree.js'
+import { createKeys, mapNodes, replaceRun, withChildren, wrapNodes } from '../layout/flow/tree.js'
 
 /** What is wider than this may not fit into the narrowest window. */
 const ALWAYS_FITS_PX = 280
@@ -144,7 +145,7 @@ const boxTables = (node: LayoutNode, keyOf: (first: LayoutNode) => string): Layo
   const grids = node.children.map((child) =>
     isInFlow(child) && isTableGrid(child) && !child.scrolls
       ? wrapNodes(
-          [{ ...child, margin: NO_MARGIN, sizing: { ...child.sizing, width: 'stretch' } }],
+          [{ ...child, margin: NO_SIDES, sizing: { ...child.sizing, width: 'stretch' } }],
           keyOf(child),
           'Table',
           stackedPlainly('stretch'),

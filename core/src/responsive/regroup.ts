@@ -1,14 +1,14 @@
+import { NO_SIDES } from '../design/geometry.js'
 import type { Layer } from '../design/layer.js'
 import {
   inferGrouped,
-  NO_MARGIN,
   stackedPlainly,
   type InferOptions,
   type LayoutNode,
 } from '../layout/index.js'
 import { isPart, type Match } from './match/index.js'
 import { relayer } from './relayer.js'
-import { wrapNodes } from './tree.js'
+import { wrapNodes } from '../layout/flow/tree.js'
 import { Twins } from './twins.js'
 
 /** Sizes that differ by no more than this are the same, in px. */
@@ -29,7 +29,7 @@ const around = (base: LayoutNode, inner: LayoutNode, other: LayoutNode): LayoutN
   const stretches = other.sizing.width === 'stretch'
   const { self: _self, ...bare } = inner
   return wrapNodes(
-    [{ ...bare, placement: { kind: 'flow' }, margin: NO_MARGIN, isPushed: false }],
+    [{ ...bare, placement: { kind: 'flow' }, margin: NO_SIDES, isPushed: false }],
     base.layer.key,
     base.layer.name,
     stackedPlainly(stretches ? 'stretch' : 'start'),

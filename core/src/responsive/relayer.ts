@@ -3,7 +3,7 @@ import { isContainer, type FrameLayer, type Layer } from '../design/layer.js'
 import { endOn, overlapOn } from '../layout/axis.js'
 import { plainFrame, walkNodes, type InferOptions, type LayoutNode } from '../layout/index.js'
 import { isPart } from './match/index.js'
-import { findTableRows, isTableGrid } from './tables.js'
+import { findTableRows, isTableGrid } from '../meaning/structure/tables.js'
 import type { Twins } from './twins.js'
 
 /** Boxes of containers may lie over one another by this much, in px, and still be read side by side. */

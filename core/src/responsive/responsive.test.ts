@@ -6,7 +6,7 @@ import { findNode } from '../testing/layout.js'
 import { arbitraryPage, at, words } from '../testing/page.js'
 import { createTableMeasure } from '../text/measure.js'
 import { composeScreen, sweepPage, type Screen } from './index.js'
-import { createSolver } from './solver.js'
+import { createSolver } from '../layout/flow/solver.js'
 
 type Json = Record<string, unknown>
 const measure = createTableMeasure()

@@ -1,7 +1,7 @@
 import { resolveSides, type Sides } from '../design/geometry.js'
 import type { TextLayer } from '../design/layer.js'
 import type { LayoutNode } from '../layout/index.js'
-import type { Solver } from './solver.js'
+import type { Solver } from '../layout/flow/solver.js'
 
 /** Windows narrower than these are a phone's and a tablet's, in px. */
 const PHONE_PX = 640

@@ -4,9 +4,9 @@ import { findPeers } from './peers.js'
 import { createComfort } from './comfort.js'
 import { applyDifferences } from './differences.js'
 import type { SaidWidths } from './prepare.js'
-import { mapNodes } from './tree.js'
+import { mapNodes } from '../layout/flow/tree.js'
 import type { WidthReading } from './reading.js'
-import type { Solver } from './solver.js'
+import type { Solver } from '../layout/flow/solver.js'
 
 /** A tree as it is from a width of the window on, in px, up to the next. */
 export type Step = { readonly fromPx: number; readonly root: LayoutNode }

@@ -1,7 +1,7 @@
 import type { Box } from '../design/geometry.js'
 import { overlapOn } from '../layout/axis.js'
 import type { TextMeasure } from '../text/measure.js'
-import { createSolver, type Placed } from './solver.js'
+import { createSolver, type Placed } from '../layout/flow/solver.js'
 import type { Step } from './spread.js'
 import { NARROWEST_PX, WIDEST_PX } from './window.js'
 

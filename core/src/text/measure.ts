@@ -1,5 +1,5 @@
 import type { TextStyle } from '../design/text.js'
-import { findFace, weightDistance, type Font, type FontFace } from '../fonts/face.js'
+import { findFace, weightDistance, type Font, type FontFace } from './face.js'
 import { FONT_METRICS, MEASURED_CODES } from './font-metrics.js'
 
 /** What layout needs to know of a font, at a given size, in px. */

@@ -1,6 +1,6 @@
 import type { Asset } from '../design/design.js'
-import { extensionOf } from '../intake/assets.js'
-import { readPictureSize } from '../intake/picture-size.js'
+import { extensionOf } from '../pictures/assets.js'
+import { readPictureSize } from '../pictures/picture-size.js'
 import type { UiAsset } from './nodes.js'
 
 /** The size of a picture of pixels: as it was found when it came in, or else as its file says it. */

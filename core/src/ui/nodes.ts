@@ -8,7 +8,7 @@ import type { PartRuling } from '../design/part.js'
 import type { Entrance, Hover, PanelKind, PanelSide } from '../design/interaction.js'
 import type { InputType } from '../design/role.js'
 import type { TextStyle } from '../design/text.js'
-import type { StateName } from '../meaning/states.js'
+import type { StateName } from '../design/states.js'
 
 /**
  * A place along one axis: the distance from an edge of the parent to the same edge of the node, or between

@@ -1,6 +1,6 @@
+import { NO_SIDES } from '../design/geometry.js'
 import { resolveSides } from '../design/geometry.js'
 import type { TextStyle } from '../design/text.js'
-import { NO_MARGIN } from '../layout/index.js'
 import { textsIn } from './describe-page.js'
 import type { UiBox, UiNode, UiPage, UiStyle, UiText } from './nodes.js'
 import { onlyChild, PLAIN_LOOK } from './plain-style.js'
@@ -82,7 +82,7 @@ export const buildNotFound = (first: UiPage, phrases: Phrases): UiPage | undefin
   }
   const children: UiNode[] = []
   if (head) {
-    const place = { ...onlyChild('column', 'stretch'), margin: NO_MARGIN }
+    const place = { ...onlyChild('column', 'stretch'), margin: NO_SIDES }
     children.push({ ...head, style: { ...head.style, place } })
   }
   const { contentMax: _held, ...style } = root.style

@@ -1,5 +1,5 @@
+import { NO_SIDES } from '../design/geometry.js'
 import { resolveCorners } from '../design/geometry.js'
-import { NO_MARGIN } from '../layout/index.js'
 import type { UiPlace, UiStyle } from './nodes.js'
 
 /** How a box looks that looks like nothing. */
@@ -22,6 +22,6 @@ export const onlyChild = (parent: 'row' | 'column', align: 'centre' | 'stretch')
   columns: 1,
   rows: 1,
   align,
-  margin: NO_MARGIN,
+  margin: NO_SIDES,
   isPushed: false,
 })

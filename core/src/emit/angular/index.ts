@@ -1,5 +1,5 @@
 import { asDocComment } from '../shared/with-comment.js'
-import { componentTarget } from '../shared/component-target.js'
+import { componentTarget } from '../project/component-target.js'
 import { writeHelpers } from './behaviour/files.js'
 import { writeForm } from './form-file.js'
 import { ROUTER_TAGS } from './imports.js'

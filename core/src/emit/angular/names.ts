@@ -1,5 +1,5 @@
 import { separateWords } from '../../text/names.js'
-import type { Folder } from '../shared/units.js'
+import type { Folder } from '../project/units.js'
 
 /** `TideTable` → `tide-table` */
 export const toFileName = (name: string): string => separateWords(name, '-')

@@ -1,10 +1,10 @@
 import type { UiProject } from '../../ui/index.js'
 import { quoteString } from '../script/quote-string.js'
-import type { ProjectStyling, ScreenFile } from '../shared/component-target.js'
+import type { ProjectStyling, ScreenFile } from '../project/component-target.js'
 import { entry, jsonFile, scaffold, textFile, type EmittedFile } from '../shared/emitted-file.js'
 import { fontReadme } from '../shared/font-readme.js'
 import { folderOf } from '../../text/file-paths.js'
-import { ABOUT_TESTS } from '../script/print-test.js'
+import { ABOUT_TESTS } from '../project/print-test.js'
 import { pageHead } from '../shared/entry-page.js'
 import { elementOf, toFileName } from './names.js'
 

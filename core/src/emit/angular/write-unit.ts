@@ -1,11 +1,11 @@
-import { HTML_SPELLING } from '../shared/html-spelling.js'
+import { HTML_SPELLING } from '../project/html-spelling.js'
 import { iconAttributes, type Icon } from '../shared/icons.js'
 import { printPage } from '../script/print-page.js'
-import { scriptUse } from '../script/use-spelling.js'
+import { scriptUse } from '../project/use-spelling.js'
 import { printLooksMember } from '../script/print-props.js'
-import { CURRENT_PAGE, type Dialect } from '../shared/build-markup.js'
+import { CURRENT_PAGE, type Dialect } from '../project/build-markup.js'
 import { completeList } from '../shared/complete-list.js'
-import type { ComponentOptions } from '../shared/component-target.js'
+import type { ComponentOptions } from '../project/component-target.js'
 import { concat, hardline, indent, type Doc } from '../shared/document.js'
 import { textFile, type EmittedFile } from '../shared/emitted-file.js'
 import {
@@ -25,7 +25,7 @@ import {
   type BuiltUnit,
   type PageLink,
   type UnitSpelling,
-} from '../shared/units.js'
+} from '../project/units.js'
 import {
   codeSpelling,
   functionsOf,

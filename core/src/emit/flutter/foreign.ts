@@ -1,4 +1,4 @@
-import type { UseSpelling } from '../shared/build-use.js'
+import type { UseSpelling } from '../project/build-use.js'
 import { code, text } from '../shared/markup.js'
 
 /** The attribute that names what a widget of the codebase hears being pressed by. */

@@ -1,4 +1,4 @@
-import type { UseSpelling } from '../shared/build-use.js'
+import type { UseSpelling } from '../project/build-use.js'
 import {
   inPlace,
   mapAttributes,

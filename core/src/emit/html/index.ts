@@ -1,7 +1,7 @@
 import type { UiProject } from '../../ui/index.js'
 import { rootsOf, screensOf, type UiForm, type UiLink, type UiPage } from '../../ui/nodes.js'
 import { buildAssetFiles } from '../shared/asset-files.js'
-import { buildMarkup, CURRENT_PAGE, findTabPanels, type Dialect } from '../shared/build-markup.js'
+import { buildMarkup, CURRENT_PAGE, findTabPanels, type Dialect } from '../project/build-markup.js'
 import { concat, hardline } from '../shared/document.js'
 import { applyRules } from '../rules/apply-rules.js'
 import { namesValues } from '../rules/house-rules.js'

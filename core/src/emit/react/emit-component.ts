@@ -2,9 +2,9 @@ import type { UiProject } from '../../ui/index.js'
 import type { UiPage } from '../../ui/nodes.js'
 import { quoteString } from '../script/quote-string.js'
 import { printList } from '../script/print-list.js'
-import { scriptUse } from '../script/use-spelling.js'
-import { CURRENT_PAGE, type Dialect } from '../shared/build-markup.js'
-import type { ComponentOptions } from '../shared/component-target.js'
+import { scriptUse } from '../project/use-spelling.js'
+import { CURRENT_PAGE, type Dialect } from '../project/build-markup.js'
+import type { ComponentOptions } from '../project/component-target.js'
 import { concat, hardline, indent, join, type Doc } from '../shared/document.js'
 import { textFile, type EmittedFile } from '../shared/emitted-file.js'
 import type { DataList } from '../shared/lists.js'
@@ -17,7 +17,7 @@ import {
   type BuiltUnit,
   type PageLink,
   type UnitSpelling,
-} from '../shared/units.js'
+} from '../project/units.js'
 import { hooksOf, printStatement, reactSpelling } from './behaviour/statements.js'
 import { importsOf, printImport, together, type Import } from './imports.js'
 import { classReference, ownSheet } from './own-sheet.js'

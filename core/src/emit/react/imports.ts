@@ -4,7 +4,7 @@ import type { CodeComponent } from '../../codebase/codebase.js'
 import { importedAs, moduleOf } from '../shared/foreign.js'
 import type { DataList } from '../shared/lists.js'
 import type { MarkupNode } from '../shared/markup.js'
-import { findImports, type ImportOptions } from '../shared/uses.js'
+import { findImports, type ImportOptions } from '../project/uses.js'
 
 export type Import = { readonly names: string; readonly from: string; readonly isType?: boolean }
 

@@ -1,5 +1,5 @@
 import { textFile, type EmittedFile } from '../shared/emitted-file.js'
-import type { UnitSpelling } from '../shared/units.js'
+import type { UnitSpelling } from '../project/units.js'
 import type { Styling } from '../styling/styling.js'
 import type { Import } from './imports.js'
 

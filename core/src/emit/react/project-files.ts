@@ -1,10 +1,10 @@
 import type { UiProject } from '../../ui/index.js'
-import type { ProjectStyling, ScreenFile } from '../shared/component-target.js'
+import type { ProjectStyling, ScreenFile } from '../project/component-target.js'
 import { asModule, relativePath } from '../../text/file-paths.js'
 import { entryPage } from '../shared/entry-page.js'
 import { entry, scaffold, textFile, type EmittedFile } from '../shared/emitted-file.js'
 import { quoteString } from '../script/quote-string.js'
-import { viteFiles } from '../script/vite-project.js'
+import { viteFiles } from '../project/vite-project.js'
 
 const importOf = ({ component }: ScreenFile): string =>
   `import { ${component} } from "./screens/${component}";\n`

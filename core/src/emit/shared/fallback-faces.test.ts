@@ -1,4 +1,4 @@
-import type { FontFace } from '../../fonts/face.js'
+import type { FontFace } from '../../text/face.js'
 import { createTableMeasure } from '../../text/measure.js'
 import { fallbackRules } from './fallback-faces.js'
 

@@ -1,4 +1,4 @@
-import type { FontFace } from '../../fonts/face.js'
+import type { FontFace } from '../../text/face.js'
 import { fallbackOf } from '../../fonts/needs.js'
 import { createMeasure } from '../../text/measure.js'
 import { quoteCss } from './quote-css.js'

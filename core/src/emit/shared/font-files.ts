@@ -1,4 +1,4 @@
-import type { Font } from '../../fonts/face.js'
+import type { Font } from '../../text/face.js'
 import { fallbackRules } from './fallback-faces.js'
 import { quoteCss } from './quote-css.js'
 import type { EmittedFile } from './emitted-file.js'

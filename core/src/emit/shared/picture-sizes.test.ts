@@ -1,5 +1,5 @@
 import { convert, readDesign, type Design } from '../../index.js'
-import { encodeBase64 } from '../../intake/base64.js'
+import { encodeBase64 } from '../../pictures/base64.js'
 
 /** The header of a PNG so wide and high: all that is read of it here. */
 const png = (width: number, height: number): string => {

@@ -1,10 +1,10 @@
 import { printImportLine } from '../script/print-import.js'
-import type { Helper } from '../shared/component-code.js'
+import type { Helper } from '../project/component-code.js'
 import type { Doc } from '../shared/document.js'
 import type { DataList } from '../shared/lists.js'
 import type { MarkupNode } from '../shared/markup.js'
 import { importedAs, moduleOf } from '../shared/foreign.js'
-import { findImports, type ImportOptions } from '../shared/uses.js'
+import { findImports, type ImportOptions } from '../project/uses.js'
 
 type Surroundings = Omit<ImportOptions, 'routerTags'> & {
   /** Functions of Vue and of its router. */

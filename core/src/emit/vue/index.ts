@@ -1,6 +1,6 @@
 import { buildFormFile } from '../script/form-file.js'
-import { vitePlaces, viteScripts } from '../script/vite-project.js'
-import { componentTarget } from '../shared/component-target.js'
+import { vitePlaces, viteScripts } from '../project/vite-project.js'
+import { componentTarget } from '../project/component-target.js'
 import { printTags } from '../shared/print-tags.js'
 import { asTagComment } from '../shared/with-comment.js'
 import { writeHelpers } from './behaviour/files.js'

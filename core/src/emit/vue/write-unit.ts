@@ -1,10 +1,10 @@
-import { HTML_SPELLING } from '../shared/html-spelling.js'
+import { HTML_SPELLING } from '../project/html-spelling.js'
 import { listBlocks } from '../script/print-list.js'
 import { printBlock } from '../script/print-block.js'
 import { printPage } from '../script/print-page.js'
-import { scriptUse } from '../script/use-spelling.js'
+import { scriptUse } from '../project/use-spelling.js'
 import { printLooks, printMember, printNames, typesNeeded } from '../script/print-props.js'
-import type { ComponentOptions } from '../shared/component-target.js'
+import type { ComponentOptions } from '../project/component-target.js'
 import { concat, group, hardline, join, type Doc } from '../shared/document.js'
 import type { EmittedFile } from '../shared/emitted-file.js'
 import { iconAttributes, type Icon } from '../shared/icons.js'
@@ -12,7 +12,7 @@ import type { DataList } from '../shared/lists.js'
 import { code, inPlace, text } from '../shared/markup.js'
 import { titleOf } from '../shared/page-title.js'
 import type { PartComponent, Prop } from '../shared/prop.js'
-import { finishUnit, folderOf, type BuiltUnit, type UnitSpelling } from '../shared/units.js'
+import { finishUnit, folderOf, type BuiltUnit, type UnitSpelling } from '../project/units.js'
 import {
   codeSpelling,
   functionsOf,

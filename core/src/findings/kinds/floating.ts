@@ -1,5 +1,5 @@
+import { INFERRED } from '../../design/node-key.js'
 import { placesOf, walkNodes, type LayoutNode } from '../../layout/index.js'
-import { INFERRED } from '../../layout/node.js'
 import { count } from '../context.js'
 import { STILL } from '../finding.js'
 import type { Found, FindingKind } from '../kind.js'

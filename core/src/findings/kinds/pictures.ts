@@ -1,4 +1,4 @@
-import { findOutlinedText } from '../../intake/svg/outlined-text.js'
+import { findOutlinedText } from '../../text/outlined-text.js'
 import { nameOf } from '../context.js'
 import type { FindingKind } from '../kind.js'
 

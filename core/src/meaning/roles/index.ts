@@ -1,6 +1,6 @@
 import type { Ruling } from '../../design/role.js'
 import type { LayoutNode } from '../../layout/index.js'
-import { keysIn } from '../../responsive/tree.js'
+import { keysIn } from '../../layout/flow/tree.js'
 import { RolePage } from './page.js'
 import type { RoleReading } from './reading.js'
 import { readAvatars, readBadges, readCards } from './recognise/cards.js'

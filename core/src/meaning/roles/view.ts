@@ -1,7 +1,7 @@
 import { resolveCorners } from '../../design/geometry.js'
 import type { Layer } from '../../design/layer.js'
 import type { LayoutNode } from '../../layout/index.js'
-import { isInFlow } from '../../responsive/solver.js'
+import { isInFlow } from '../../layout/flow/solver.js'
 import { textOf } from '../../text/wrap.js'
 
 /** A node with its place on the page and what is in it, in px. */

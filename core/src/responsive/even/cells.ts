@@ -1,7 +1,7 @@
 import { isContainer } from '../../design/layer.js'
 import { lookOf, type LayoutNode } from '../../layout/index.js'
-import { isInFlow } from '../solver.js'
-import { withChildren } from '../tree.js'
+import { isInFlow } from '../../layout/flow/solver.js'
+import { withChildren } from '../../layout/flow/tree.js'
 
 /** A node that may be changed, and the one it was. */
 export type Cell = {

@@ -6,7 +6,7 @@ import { design, frame, layer, text } from '../../testing/design.js'
 import { findNode } from '../../testing/layout.js'
 import { arbitraryPage, at, words } from '../../testing/page.js'
 import { createTableMeasure } from '../../text/measure.js'
-import { createSolver } from '../solver.js'
+import { createSolver } from '../../layout/flow/solver.js'
 import { evenOut } from './index.js'
 
 type Json = Record<string, unknown>

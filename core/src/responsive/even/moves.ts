@@ -1,7 +1,7 @@
 import { roundBox, type Box } from '../../design/geometry.js'
 import { isPainted, type LayoutNode } from '../../layout/index.js'
-import type { Placed, Solver } from '../solver.js'
-import { withChildren } from '../tree.js'
+import type { Placed, Solver } from '../../layout/flow/solver.js'
+import { withChildren } from '../../layout/flow/tree.js'
 import { toNode, type Cell } from './cells.js'
 
 /** How far anything may be moved by it inside of a thing; and on a page, where the moves of many add up. */

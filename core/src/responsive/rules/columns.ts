@@ -1,6 +1,6 @@
 import type { LayoutNode } from '../../layout/index.js'
-import { areAlike } from '../alike.js'
-import { flowChildren, isInFlow } from '../solver.js'
+import { areAlike } from '../../meaning/structure/alike.js'
+import { flowChildren, isInFlow } from '../../layout/flow/solver.js'
 import type { Rule } from './rule.js'
 
 /** The most columns that fit; a number that leaves no gap in the last row where there is one of at least half as many. */

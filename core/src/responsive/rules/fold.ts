@@ -1,8 +1,10 @@
+import { NO_SIDES } from '../../design/geometry.js'
+import { INFERRED } from '../../design/node-key.js'
 import type { PathLayer } from '../../design/layer.js'
 import { PLAIN_LAYER } from '../../design/plain-layer.js'
-import { draftNode, INFERRED, NO_MARGIN, type LayoutNode } from '../../layout/index.js'
-import { flowChildren, isInFlow } from '../solver.js'
-import { keepDistance } from '../tree.js'
+import { draftNode, type LayoutNode } from '../../layout/index.js'
+import { flowChildren, isInFlow } from '../../layout/flow/solver.js'
+import { keepDistance } from '../../layout/flow/tree.js'
 import type { Rule } from './rule.js'
 
 /** Large enough to be touched (WCAG 2.2, 2.5.8 asks for 24; this is comfortable). */
@@ -60,7 +62,7 @@ const asEntry = (node: LayoutNode): LayoutNode => {
   return {
     ...bare,
     isPushed: false,
-    margin: NO_MARGIN,
+    margin: NO_SIDES,
     sizing: { ...node.sizing, width: node.layer.type === 'text' ? 'stretch' : node.sizing.width },
   }
 }
@@ -83,7 +85,7 @@ export const fold: Rule = {
       ...panel,
       folds: { topPx: Math.round(topPx + node.box.height), color },
       isPushed: false,
-      margin: NO_MARGIN,
+      margin: NO_SIDES,
       arrangement: {
         kind: 'column',
         gap: 20,

@@ -1,7 +1,7 @@
 import type { LayoutNode } from '../../layout/index.js'
 import type { Comfort } from '../comfort.js'
 import type { Way } from '../../design/widths.js'
-import type { Solver } from '../solver.js'
+import type { Solver } from '../../layout/flow/solver.js'
 
 /** What a rule knows of the place a container has. */
 export type RuleContext = {

@@ -1,7 +1,7 @@
 import { resolveSides } from '../../design/geometry.js'
 import type { LayoutNode } from '../../layout/index.js'
-import { flowChildren, isInFlow, type Solver } from '../solver.js'
-import { findTableRows, isTableGrid } from '../tables.js'
+import { flowChildren, isInFlow, type Solver } from '../../layout/flow/solver.js'
+import { findTableRows, isTableGrid } from '../../meaning/structure/tables.js'
 import type { Comfort } from '../comfort.js'
 import type { Rule } from './rule.js'
 

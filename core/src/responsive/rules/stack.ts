@@ -1,5 +1,6 @@
-import { NO_MARGIN, type LayoutNode } from '../../layout/index.js'
-import { flowChildren, isInFlow } from '../solver.js'
+import { NO_SIDES } from '../../design/geometry.js'
+import { type LayoutNode } from '../../layout/index.js'
+import { flowChildren, isInFlow } from '../../layout/flow/solver.js'
 import type { Rule } from './rule.js'
 
 /** Things that stood side by side keep at least and at most this much between them, in px. */
@@ -34,7 +35,7 @@ const asPart = (node: LayoutNode, hold: 'start' | 'centre'): LayoutNode => {
   return {
     ...bare,
     isPushed: false,
-    margin: NO_MARGIN,
+    margin: NO_SIDES,
     limits: isText || !isLeafShape(node) ? limits : node.limits,
     sizing: { width: isSign ? 'fit' : keepsWidth ? node.sizing.width : 'stretch', height },
     ...(keepsWidth ? { self: hold } : {}),

@@ -1,6 +1,6 @@
-import { areAlike } from '../alike.js'
-import { flowChildren } from '../solver.js'
-import { keepDistance } from '../tree.js'
+import { areAlike } from '../../meaning/structure/alike.js'
+import { flowChildren } from '../../layout/flow/solver.js'
+import { keepDistance } from '../../layout/flow/tree.js'
 import type { Rule } from './rule.js'
 
 /** Small things are no higher than this, in px. */

@@ -1,4 +1,4 @@
-import { NO_MARGIN } from '../../layout/index.js'
+import { NO_SIDES } from '../../design/geometry.js'
 import type { RoleReading } from '../../meaning/roles/index.js'
 import { wordsOf, textsIn } from '../describe-page.js'
 import type { UiBox, UiControl } from '../nodes.js'
@@ -47,7 +47,7 @@ const asDisclosure = (context: BuildContext, box: UiBox, reading: RoleReading): 
       width: { sizing: 'stretch', px: box.style.width.px },
       height: { sizing: 'fit', px: 0 },
       limits: {},
-      arrange: { ...arrange, padding: { ...NO_MARGIN, top: arrange.gap } },
+      arrange: { ...arrange, padding: { ...NO_SIDES, top: arrange.gap } },
     },
     children: body,
   }
@@ -78,7 +78,7 @@ const asFileChooser = (context: BuildContext, box: UiBox, reading: RoleReading):
       ? {}
       : { describedBy: context.ids.of(reading.describedBy) }),
     textTokens: {},
-    padding: NO_MARGIN,
+    padding: NO_SIDES,
     style: {
       ...PLAIN_LOOK,
       place: {

@@ -1,5 +1,5 @@
+import { NO_SIDES } from '../../design/geometry.js'
 import { addSides, resolveSides, roundPx, type Sides } from '../../design/geometry.js'
-import { NO_MARGIN } from '../../layout/index.js'
 import { runKeyOf, type RoleReading } from '../../meaning/roles/index.js'
 import type { UiBox, UiNode, UiPlace, UiStyle } from '../nodes.js'
 import { onlyChild, PLAIN_LOOK } from '../plain-style.js'
@@ -109,7 +109,7 @@ const withRoom = (box: UiBox): UiBox => {
   const across = isRow ? Math.max(0, Math.ceil((LEAST_HEIGHT_PX - highest) / 2)) : 0
   const room: Sides = isRow
     ? { top: across, bottom: across, left: px, right: px }
-    : { ...NO_MARGIN, [before]: px, [after]: px }
+    : { ...NO_SIDES, [before]: px, [after]: px }
   const padding = resolveSides(arrange.padding)
   const margin = { ...place.margin }
   const taken = { ...padding }
@@ -202,7 +202,7 @@ const boxStyle = (
   return {
     style: {
       ...PLAIN_LOOK,
-      place: { ...flow, self: 'stretch', margin: { ...NO_MARGIN, [side]: place.margin[side] } },
+      place: { ...flow, self: 'stretch', margin: { ...NO_SIDES, [side]: place.margin[side] } },
       width: { sizing: isRow ? 'fit' : 'stretch', px: parent.width.px },
       height: { sizing: isRow ? 'stretch' : 'fit', px: 0 },
       limits: {},

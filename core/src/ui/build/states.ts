@@ -1,7 +1,7 @@
 import type { Layer } from '../../design/layer.js'
 import type { LayoutNode } from '../../layout/index.js'
 import { CONTROL_ROLES } from '../../meaning/roles/index.js'
-import type { StateName } from '../../meaning/states.js'
+import type { StateName } from '../../design/states.js'
 import type { UiNode, UiState, UiStyle } from '../nodes.js'
 import { isSameValue } from '../same-value.js'
 import type { BuildContext, Surroundings } from './context.js'

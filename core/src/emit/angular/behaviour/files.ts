@@ -1,7 +1,7 @@
 import { DOM_HELPERS } from '../../script/dom-helpers.js'
 import { openingTag } from '../../script/opening-tag.js'
 import { FIELD_LABEL, FORM_WORDS, POST_ANSWERS } from '../../script/shared-helpers.js'
-import type { Helper } from '../../shared/component-code.js'
+import type { Helper } from '../../project/component-code.js'
 import { textFile, type EmittedFile } from '../../shared/emitted-file.js'
 import { toFileName } from '../names.js'
 

@@ -1,6 +1,6 @@
 import { printBlock } from '../../script/print-block.js'
 import { quoteString } from '../../script/quote-string.js'
-import type { Action, CodeSpelling, Statement } from '../../shared/component-code.js'
+import type { Action, CodeSpelling, Statement } from '../../project/component-code.js'
 import { concat, group, ifBreak, indent, line, softline, type Doc } from '../../shared/document.js'
 import { code, text } from '../../shared/markup.js'
 

@@ -1,7 +1,7 @@
 import { isPopover } from '../../../design/interaction.js'
 import type { UiForm, UiLink, UiPanel } from '../../../ui/nodes.js'
 import type { Phrases } from '../../../ui/phrases.js'
-import { buildMarkup, type Dialect, type MarkupOptions } from '../../shared/build-markup.js'
+import { buildMarkup, type Dialect, type MarkupOptions } from '../../project/build-markup.js'
 import { text, type Attribute, type MarkupElement } from '../../shared/markup.js'
 import type { BehaviourPart } from './index.js'
 

@@ -1,7 +1,7 @@
 import { CLOSE_TOP_DIALOG } from '../../script/dom-helpers.js'
 import { openingTag } from '../../script/opening-tag.js'
 import { FORM_CHECKS, POST_ANSWERS } from '../../script/shared-helpers.js'
-import type { Helper } from '../../shared/component-code.js'
+import type { Helper } from '../../project/component-code.js'
 import { textFile, type EmittedFile } from '../../shared/emitted-file.js'
 
 const ENTER_IN_VIEW = `/** For \`ref\`: what comes in when it is scrolled to waits until then. */

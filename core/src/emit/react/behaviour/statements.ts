@@ -1,5 +1,5 @@
 import { concat, group, ifBreak, indent, line, softline, type Doc } from '../../shared/document.js'
-import type { Action, CodeSpelling, Statement } from '../../shared/component-code.js'
+import type { Action, CodeSpelling, Statement } from '../../project/component-code.js'
 import { code } from '../../shared/markup.js'
 import { capitalise } from '../../../text/names.js'
 import { quoteString } from '../../script/quote-string.js'

@@ -1,5 +1,5 @@
-import type { StateName } from '../../../meaning/states.js'
-import { STATES } from '../../../meaning/states.js'
+import type { StateName } from '../../../design/states.js'
+import { STATES } from '../../../design/states.js'
 import type { UiNode, UiState } from '../../../ui/nodes.js'
 import { plainDifference, type Slot } from './slots.js'
 

@@ -1,5 +1,5 @@
+import { NO_SIDES } from '../../../design/geometry.js'
 import type { TextStyle } from '../../../design/text.js'
-import { NO_MARGIN } from '../../../layout/index.js'
 import type { UiText } from '../../../ui/nodes.js'
 import { colorClass } from './box.js'
 import { valueSlot, type Slot } from './slots.js'
@@ -75,7 +75,7 @@ export const textSlots = (
   inherited: string | undefined,
 ): Slot[] => {
   const { textStyle: style } = node
-  const { left, right, top, bottom } = node.style.room ?? NO_MARGIN
+  const { left, right, top, bottom } = node.style.room ?? NO_SIDES
   const token = findTypeToken(theme, style, node.style.tokens['style'])
   return [
     { slot: 'family', token: style.family === inherited ? '' : theme.font(style.family) },

@@ -1,4 +1,4 @@
-import { areAlike } from '../../../responsive/alike.js'
+import { areAlike } from '../../structure/alike.js'
 import type { RolePage } from '../page.js'
 import { flowOf, isPainted, isRound, saidBy, siblingsOf, walkViews, type View } from '../view.js'
 import { isNamed } from '../words.js'

@@ -1,4 +1,4 @@
-import { areAlike } from '../../../responsive/alike.js'
+import { areAlike } from '../../structure/alike.js'
 import type { RolePage } from '../page.js'
 import { CONTROL_ROLES } from '../reading.js'
 import { flowOf, saidBy, walkViews, type View } from '../view.js'

@@ -1,4 +1,4 @@
-import { findNavigation } from '../../../responsive/navigation.js'
+import { findNavigation } from '../../structure/navigation.js'
 import type { RolePage } from '../page.js'
 import { flowOf, saidBy, walkViews, type View } from '../view.js'
 import { isNamed } from '../words.js'

@@ -1,4 +1,4 @@
-import { isInFlow } from '../../../responsive/solver.js'
+import { isInFlow } from '../../../layout/flow/solver.js'
 import { Case, type RolePage } from '../page.js'
 import { isVeil } from '../paint.js'
 import { CONTROL_ROLES } from '../reading.js'

@@ -1,4 +1,4 @@
-import { findTableRows, isTableGrid } from '../../../responsive/tables.js'
+import { findTableRows, isTableGrid } from '../../structure/tables.js'
 import type { RolePage } from '../page.js'
 import type { RoleReading } from '../reading.js'
 import { flowOf, walkViews, type View } from '../view.js'

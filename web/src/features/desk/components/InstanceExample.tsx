@@ -47,6 +47,7 @@ export const InstanceExample = ({ layers }: { readonly layers: readonly string[]
       {code !== undefined && (
         <figcaption className="mt-1">
           <pre
+            role="region"
             aria-label="The code it gives"
             tabIndex={0}
             className="overflow-x-auto rounded-sm border border-rule bg-sheet p-2 font-mono text-[11px]/4"

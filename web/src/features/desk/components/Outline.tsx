@@ -117,7 +117,9 @@ export const Outline = () => {
   const onPoint = useCallback(
     (key: string | undefined) => {
       window.clearTimeout(resting.current)
-      resting.current = window.setTimeout(() => point(key), key === undefined ? 0 : REST_MS)
+      // On leaving, at once: the pointer may already be on something else.
+      if (key === undefined) point(undefined)
+      else resting.current = window.setTimeout(() => point(key), REST_MS)
     },
     [point],
   )

@@ -141,6 +141,8 @@ export const ReviewDialog = ({ doubts, onClose }: Props) => {
   return (
     <Modal title="Rows or columns?" isOpen onClose={onClose} size="wide">
       <div
+        role="group"
+        aria-label="Readings"
         onKeyDown={(event) => {
           const choice = choices[Number(event.key) - 1]
           if (choice) choose(choice)

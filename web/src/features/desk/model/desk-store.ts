@@ -155,7 +155,9 @@ export const codebaseProject = ({
   project,
 }: Pick<DeskState, 'codebase' | 'project'>): string | undefined => codebase && project?.id
 
-/** So long nothing is done before other targets are made ready, and between them. */
+/** For so long nothing is done before other targets are made ready: a person who has just opened or changed something goes on. */
+const IDLE_MS = 2000
+/** Between two of them. */
 const BREATH_MS = 150
 /** For so long what is said of a conversion waits for what is run of it to be seen. */
 const LONGEST_SHOWING_MS = 500
@@ -221,6 +223,7 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
   /** Makes the code of all other targets ready, one after the other, for as long as nothing else is to be done. */
   const lookAhead = async (turn: number): Promise<void> => {
     const own = requestOf()
+    await wait(IDLE_MS)
     for (const target of TARGET_IDS) {
       await wait(BREATH_MS)
       if (turn !== converting) return

@@ -1,5 +1,5 @@
-import { resolveSides, type Box } from '../design/geometry.js'
-import type { TextLayer } from '../design/layer.js'
+import { resolveSides, type Box } from '../../design/geometry.js'
+import type { TextLayer } from '../../design/layer.js'
 import {
   columnWidths,
   solveFlow,
@@ -8,8 +8,8 @@ import {
   type Flow,
   type LayoutNode,
   type Measured,
-} from '../layout/index.js'
-import type { TextMeasure } from '../text/measure.js'
+} from '../index.js'
+import type { TextMeasure } from '../../text/measure.js'
 import { createTextFlow, type TextFlow } from './text-flow.js'
 
 /** A node with the box it gets at some width, in px from the page's corner. */

@@ -1,6 +1,6 @@
-import type { ComponentSet, Design } from '../design/design.js'
-import { childrenOf, type InstanceLayer, type Layer } from '../design/layer.js'
-import { createInstanceResolver } from '../design/resolve-instances.js'
+import type { ComponentSet, Design } from './design.js'
+import { childrenOf, type InstanceLayer, type Layer } from './layer.js'
+import { createInstanceResolver } from './resolve-instances.js'
 
 /** States a control or link can be in, by what brings them about. `current`: it leads to the page that is shown. */
 export const STATES = [

@@ -1,8 +1,8 @@
 import type { Helper } from './component-code.js'
-import type { ComponentPlan } from './component-plan.js'
-import type { DataList } from './lists.js'
+import type { ComponentPlan } from '../shared/component-plan.js'
+import type { DataList } from '../shared/lists.js'
 import type { CodeComponent } from '../../codebase/codebase.js'
-import { eachElement, isComponentTag, type MarkupNode } from './markup.js'
+import { eachElement, isComponentTag, type MarkupNode } from '../shared/markup.js'
 import type { Folder } from './units.js'
 
 /** Helpers that markup names itself. */

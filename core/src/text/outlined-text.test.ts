@@ -1,5 +1,5 @@
 import { standLikeLetters } from './outlined-text.js'
-import { svgLayers } from '../../testing/design.js'
+import { svgLayers } from '../testing/design.js'
 
 const letter = (x: number, width: number, height = 10): string =>
   `M${x} ${20 - height}l${width} 1v${height - 1}h${-width}z`

@@ -1,7 +1,7 @@
-import { containsBox, uniteBoxes, type Box } from '../../design/geometry.js'
-import type { Layer, PathLayer } from '../../design/layer.js'
-import { boundsOfParts, parsePath } from '../../paths/index.js'
-import { median } from '../../math/statistics.js'
+import { containsBox, uniteBoxes, type Box } from '../design/geometry.js'
+import type { Layer, PathLayer } from '../design/layer.js'
+import { boundsOfParts, parsePath } from '../paths/index.js'
+import { median } from '../math/statistics.js'
 
 // A drawing with fewer letters than this is as likely an icon.
 const FEWEST_LETTERS = 4

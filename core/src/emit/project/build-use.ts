@@ -7,8 +7,14 @@ import {
 } from '../../codebase/codebase.js'
 import type { UiLink, UiNode, UiUse } from '../../ui/nodes.js'
 import type { MarkupOptions } from './build-markup.js'
-import { fillPartial, rootOf, type GivenToPartial } from './fill-partial.js'
-import { isClass, text, type Attribute, type MarkupElement, type MarkupNode } from './markup.js'
+import { fillPartial, rootOf, type GivenToPartial } from '../shared/fill-partial.js'
+import {
+  isClass,
+  text,
+  type Attribute,
+  type MarkupElement,
+  type MarkupNode,
+} from '../shared/markup.js'
 
 /** How a target writes components of the codebase. */
 export type UseSpelling = {

@@ -1,9 +1,9 @@
-import type { ComponentPlan } from './component-plan.js'
+import type { ComponentPlan } from '../shared/component-plan.js'
 import { createNeeds, type NeedsOptions } from './component-needs.js'
-import { asExample } from './example.js'
-import type { MarkupElement, MarkupNode } from './markup.js'
-import type { PartComponent } from './prop.js'
-import { createSeen, isWords, wordsGiven } from './seen-words.js'
+import { asExample } from '../shared/example.js'
+import type { MarkupElement, MarkupNode } from '../shared/markup.js'
+import type { PartComponent } from '../shared/prop.js'
+import { createSeen, isWords, wordsGiven } from '../shared/seen-words.js'
 import { folderOf, type BuiltUnit, type Folder } from './units.js'
 
 /** What a test of a component renders, and what it then looks for. */

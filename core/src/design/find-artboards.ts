@@ -1,5 +1,5 @@
-import type { Design } from '../design/design.js'
-import type { Layer } from '../design/layer.js'
+import type { Design } from './design.js'
+import type { Layer } from './layer.js'
 
 /** `Home / 390`, `home-desktop` → `home`: the name without what says a width. */
 const nameWithoutWidth = (name: string): string =>

@@ -1,7 +1,7 @@
-import type { TextLayer } from '../design/layer.js'
-import { baselineOffset, type TextMeasure } from '../text/measure.js'
-import { remember } from '../text/remember.js'
-import { styleOfRun } from '../text/wrap.js'
+import type { TextLayer } from '../../design/layer.js'
+import { baselineOffset, type TextMeasure } from '../../text/measure.js'
+import { remember } from '../../text/remember.js'
+import { styleOfRun } from '../../text/wrap.js'
 
 /** How a text takes room at any width, in px. */
 export type TextFlow = {

@@ -1,5 +1,5 @@
 import type { Dialect } from './build-markup.js'
-import { text, type Attribute, type MarkupElement } from './markup.js'
+import { text, type Attribute, type MarkupElement } from '../shared/markup.js'
 import { isPopover } from '../../design/interaction.js'
 import type { Phrases } from '../../ui/phrases.js'
 import type { UiForm, UiPanel } from '../../ui/nodes.js'

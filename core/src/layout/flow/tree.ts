@@ -1,13 +1,8 @@
-import { uniteBoxes } from '../design/geometry.js'
-import type { AutoLayout } from '../design/layout.js'
-import {
-  draftNode,
-  INFERRED,
-  NO_MARGIN,
-  plainFrame,
-  walkNodes,
-  type LayoutNode,
-} from '../layout/index.js'
+import { NO_SIDES } from '../../design/geometry.js'
+import { INFERRED } from '../../design/node-key.js'
+import { uniteBoxes } from '../../design/geometry.js'
+import type { AutoLayout } from '../../design/layout.js'
+import { draftNode, plainFrame, walkNodes, type LayoutNode } from '../index.js'
 
 /** A node with other children: itself, where they are the same. */
 export const withChildren = (node: LayoutNode, children: readonly LayoutNode[]): LayoutNode =>
@@ -91,7 +86,7 @@ export const wrapNodes = (
   return draftNode(plainFrame(key, name, box), box, {
     arrangement,
     sizing: { width: 'fit', height: 'fit' },
-    margin: { ...NO_MARGIN, left, top: margin.top },
+    margin: { ...NO_SIDES, left, top: margin.top },
     isPushed,
     children: nodes.map((node, i) => ({
       ...node,

@@ -1,8 +1,8 @@
 import { SHARED_CLASSES } from '../styling/css/name-classes.js'
 import type { Finished } from '../styling/styling.js'
-import type { DataList } from './lists.js'
-import type { Looks } from './looks.js'
-import { isClass, isClassName, mapAttributes, type Attribute } from './markup.js'
+import type { DataList } from '../shared/lists.js'
+import type { Looks } from '../shared/looks.js'
+import { isClass, isClassName, mapAttributes, type Attribute } from '../shared/markup.js'
 
 /** How a target refers to a class of a component's own sheet: in markup, and in code beside it. */
 export type ClassReference = {

@@ -1,4 +1,4 @@
-import { code, text } from './markup.js'
+import { code, text } from '../shared/markup.js'
 import type { UnitSpelling } from './units.js'
 
 /** How targets spell attributes whose names are those of HTML. */

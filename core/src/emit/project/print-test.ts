@@ -1,9 +1,9 @@
 import { concat, hardline, indent, join, type Doc } from '../shared/document.js'
-import type { ComponentTest } from '../shared/component-tests.js'
+import type { ComponentTest } from './component-tests.js'
 import { textFile, type EmittedFile } from '../shared/emitted-file.js'
 import { printDocument } from '../shared/print-document.js'
-import { printCall } from './print-call.js'
-import { quoteString } from './quote-string.js'
+import { printCall } from '../script/print-call.js'
+import { quoteString } from '../script/quote-string.js'
 
 const PRINT_WIDTH = 80
 

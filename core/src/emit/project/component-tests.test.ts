@@ -1,7 +1,13 @@
 import { createNeeds } from './component-needs.js'
-import { code, text, type Attribute, type MarkupElement, type MarkupNode } from './markup.js'
-import type { PartComponent } from './prop.js'
-import { createSeen, isWords, wordsGiven } from './seen-words.js'
+import {
+  code,
+  text,
+  type Attribute,
+  type MarkupElement,
+  type MarkupNode,
+} from '../shared/markup.js'
+import type { PartComponent } from '../shared/prop.js'
+import { createSeen, isWords, wordsGiven } from '../shared/seen-words.js'
 import type { BuiltUnit } from './units.js'
 
 const element = (

@@ -1,5 +1,5 @@
 import type { UiProject } from '../../ui/index.js'
-import type { ComponentTarget, ProjectStyling } from '../shared/component-target.js'
+import type { ComponentTarget, ProjectStyling } from './component-target.js'
 import { jsonFile, scaffold, textFile, type EmittedFile } from '../shared/emitted-file.js'
 import { folderOf } from '../../text/file-paths.js'
 import { fontReadme } from '../shared/font-readme.js'

@@ -1,5 +1,5 @@
-import type { LayoutNode } from '../layout/index.js'
-import { flowChildren } from './solver.js'
+import type { LayoutNode } from '../../layout/index.js'
+import { flowChildren } from '../../layout/flow/solver.js'
 
 /** A table has at least this many columns and rows. */
 const LEAST_COLUMNS = 3

@@ -1,6 +1,6 @@
-import type { LayoutNode } from '../layout/index.js'
-import { textOf } from '../text/wrap.js'
-import { flowChildren } from './solver.js'
+import type { LayoutNode } from '../../layout/index.js'
+import { textOf } from '../../text/wrap.js'
+import { flowChildren } from '../../layout/flow/solver.js'
 
 /** The head of a page ends here, in px. */
 export const HEAD_PX = 160

@@ -1,4 +1,4 @@
-import type { LayoutNode } from '../layout/index.js'
+import type { LayoutNode } from '../../layout/index.js'
 
 /** What a thing is like, whatever it says: containers by what is in them, texts by their type. */
 const signatureOf = (node: LayoutNode): string => {

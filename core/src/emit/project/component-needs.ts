@@ -1,5 +1,10 @@
-import { isInMarkup, type Attribute, type MarkupElement, type MarkupNode } from './markup.js'
-import type { PartComponent } from './prop.js'
+import {
+  isInMarkup,
+  type Attribute,
+  type MarkupElement,
+  type MarkupNode,
+} from '../shared/markup.js'
+import type { PartComponent } from '../shared/prop.js'
 import type { BuiltUnit } from './units.js'
 
 /** What components need around them. */

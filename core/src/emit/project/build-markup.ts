@@ -12,7 +12,7 @@ import type {
 } from '../../ui/nodes.js'
 import { buildUse, type UseSpelling } from './build-use.js'
 import type { Styling } from '../styling/styling.js'
-import { text, type Attribute, type MarkupElement, type MarkupNode } from './markup.js'
+import { text, type Attribute, type MarkupElement, type MarkupNode } from '../shared/markup.js'
 
 /** What differs between the targets that write tags. */
 export type Dialect = {

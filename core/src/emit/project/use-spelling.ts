@@ -1,6 +1,6 @@
-import type { UseSpelling } from '../shared/build-use.js'
+import type { UseSpelling } from './build-use.js'
 import { code, text, type Attribute } from '../shared/markup.js'
-import { quoteString } from './quote-string.js'
+import { quoteString } from '../script/quote-string.js'
 
 /** Values as attributes of components that are given code: texts in quotes, all else as it stands. */
 const literal: UseSpelling['literal'] = ({ name }, value) => [
