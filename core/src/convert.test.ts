@@ -11,6 +11,7 @@ import type { Emitted } from './emit/target.js'
 import type { Font, FontFace } from './text/face.js'
 import { readFiles } from './intake/index.js'
 import { design, frame, layer, text } from './testing/design.js'
+import { runs } from './testing/runs.js'
 
 const DEMO = resolve(__dirname, '../../demo/designs')
 const library = readFileSync(createRequire(__filename).resolve('tailwindcss/index.css'), 'utf8')
@@ -147,7 +148,7 @@ test('no text, name or file name becomes markup, code or a path (seed 8)', () =>
       })
       parser.write(drawLayer(made.screens[0]!, { assets: made.assets, keys: true })).close()
     }),
-    { numRuns: 200, seed: 8 },
+    runs(200),
   )
 })
 

@@ -13,35 +13,39 @@ test.beforeEach(({ page }) => {
 })
 test.afterEach(() => expect(complaints).toEqual([]))
 
-test('one selection runs through outline, design, result and code', async ({ page }) => {
-  const desk = await Desk.open(page, 'Tidewrack')
-  const thread = desk.code.locator('.cm-thread')
+test(
+  'one selection runs through outline, design, result and code',
+  { tag: '@quick' },
+  async ({ page }) => {
+    const desk = await Desk.open(page, 'Tidewrack')
+    const thread = desk.code.locator('.cm-thread')
 
-  await test.step('from the design', async () => {
-    const box = (await desk.design.boundingBox())!
-    const scale = box.width / 1280
-    await desk.design.click({ position: { x: 60 * scale, y: 152 * scale } })
-    await expect(page.getByRole('row', { selected: true })).toHaveText(/Today on the shore/)
-    await expect(thread.first()).toContainText('<h1')
-  })
-  await test.step('from the running result', async () => {
-    await desk.clickInResult(desk.result.getByText('Recent sightings'))
-    await expect(page.getByRole('row', { selected: true })).toHaveText(/Recent sightings/)
-    await expect(thread.filter({ hasText: 'Recent sightings' }).first()).toBeVisible()
-  })
-  await test.step('from the outline, by keyboard', async () => {
-    await page.getByRole('treegrid').focus()
-    await page.keyboard.press('Home')
-    await page.keyboard.press('ArrowDown')
-    await expect(page.getByRole('row', { selected: true })).toHaveText(/Today header/)
-    await expect(thread.first()).toContainText('<header')
-  })
-  await test.step('from the code', async () => {
-    await desk.row('Today header').click()
-    await desk.code.locator('.cm-line', { hasText: /^\s*>?Tidewrack/ }).click()
-    await expect(page.getByRole('row', { selected: true })).toHaveText(/Tidewrack/)
-  })
-})
+    await test.step('from the design', async () => {
+      const box = (await desk.design.boundingBox())!
+      const scale = box.width / 1280
+      await desk.design.click({ position: { x: 60 * scale, y: 152 * scale } })
+      await expect(page.getByRole('row', { selected: true })).toHaveText(/Today on the shore/)
+      await expect(thread.first()).toContainText('<h1')
+    })
+    await test.step('from the running result', async () => {
+      await desk.clickInResult(desk.result.getByText('Recent sightings'))
+      await expect(page.getByRole('row', { selected: true })).toHaveText(/Recent sightings/)
+      await expect(thread.filter({ hasText: 'Recent sightings' }).first()).toBeVisible()
+    })
+    await test.step('from the outline, by keyboard', async () => {
+      await page.getByRole('treegrid').focus()
+      await page.keyboard.press('Home')
+      await page.keyboard.press('ArrowDown')
+      await expect(page.getByRole('row', { selected: true })).toHaveText(/Today header/)
+      await expect(thread.first()).toContainText('<header')
+    })
+    await test.step('from the code', async () => {
+      await desk.row('Today header').click()
+      await desk.code.locator('.cm-line', { hasText: /^\s*>?Tidewrack/ }).click()
+      await expect(page.getByRole('row', { selected: true })).toHaveText(/Tidewrack/)
+    })
+  },
+)
 
 test('the result runs at any width and follows its own layout', async ({ page }) => {
   const desk = await Desk.open(page, 'Tidewrack')
@@ -83,62 +87,66 @@ for (const [target, file] of [
   })
 }
 
-test('layers are renamed, hidden and left out, undone and redone, and stay so', async ({
-  page,
-}) => {
-  const desk = await Desk.open(page, 'Night ferry kiosk')
-  await page.getByRole('searchbox').fill('Cabin for')
-  await desk.row('Cabin for the night').click()
-  await page.getByRole('treegrid').focus()
-  const heading = desk.result.getByText('Cabin for the night')
-  await page.keyboard.press('Delete')
-  await expect(heading).toBeHidden()
-  await page.keyboard.press('Control+z')
-  await expect(heading).toBeVisible()
-  await page.keyboard.press('Control+Shift+z')
-  await expect(heading).toBeHidden()
-  await page.reload()
-  await Desk.ready(page)
-  await expect(heading).toBeHidden()
-  await page.getByRole('button', { name: 'Undo' }).click()
-  await expect(heading).toBeVisible()
+test(
+  'layers are renamed, hidden and left out, undone and redone, and stay so',
+  { tag: '@quick' },
+  async ({ page }) => {
+    const desk = await Desk.open(page, 'Night ferry kiosk')
+    await page.getByRole('searchbox').fill('Cabin for')
+    await desk.row('Cabin for the night').click()
+    await page.getByRole('treegrid').focus()
+    const heading = desk.result.getByText('Cabin for the night')
+    await page.keyboard.press('Delete')
+    await expect(heading).toBeHidden()
+    await page.keyboard.press('Control+z')
+    await expect(heading).toBeVisible()
+    await page.keyboard.press('Control+Shift+z')
+    await expect(heading).toBeHidden()
+    await page.reload()
+    await Desk.ready(page)
+    await expect(heading).toBeHidden()
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await expect(heading).toBeVisible()
 
-  await desk.row('Night ferry').click()
-  await page.getByRole('treegrid').focus()
-  await page.keyboard.press('F2')
-  await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Masthead')
-  await page.keyboard.press('Enter')
-  await expect(desk.row('Masthead')).toBeVisible()
-  await page.keyboard.press('Control+z')
-  await expect(desk.row('Masthead')).toBeHidden()
-})
+    await desk.row('Night ferry').click()
+    await page.getByRole('treegrid').focus()
+    await page.keyboard.press('F2')
+    await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Masthead')
+    await page.keyboard.press('Enter')
+    await expect(desk.row('Masthead')).toBeVisible()
+    await page.keyboard.press('Control+z')
+    await expect(desk.row('Masthead')).toBeHidden()
+  },
+)
 
-test('an edit is shown at once, and taken back with a word where it cannot be saved', async ({
-  page,
-}) => {
-  const desk = await Desk.open(page, 'Night ferry kiosk')
-  await desk.row('Night ferry').click()
-  await page.getByRole('treegrid').focus()
-  let refuse: () => void = () => undefined
-  const isAsked = new Promise<void>((asked) => {
-    void page.route('**/edits', (route) => {
-      refuse = () => void route.abort()
-      asked()
+test(
+  'an edit is shown at once, and taken back with a word where it cannot be saved',
+  { tag: '@quick' },
+  async ({ page }) => {
+    const desk = await Desk.open(page, 'Night ferry kiosk')
+    await desk.row('Night ferry').click()
+    await page.getByRole('treegrid').focus()
+    let refuse: () => void = () => undefined
+    const isAsked = new Promise<void>((asked) => {
+      void page.route('**/edits', (route) => {
+        refuse = () => void route.abort()
+        asked()
+      })
     })
-  })
-  await page.keyboard.press('F2')
-  await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Masthead')
-  await page.keyboard.press('Enter')
-  await isAsked
-  await expect(desk.row('Masthead')).toBeVisible()
-  refuse()
-  await expect(desk.row('Masthead')).toBeHidden()
-  await expect(page.getByText(/server does not answer/)).toBeVisible()
-  await page.unroute('**/edits')
-  await page.getByRole('button', { name: 'Redo' }).click()
-  await expect(desk.row('Masthead')).toBeVisible()
-  complaints = complaints.filter((said) => !said.includes('ERR_FAILED'))
-})
+    await page.keyboard.press('F2')
+    await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Masthead')
+    await page.keyboard.press('Enter')
+    await isAsked
+    await expect(desk.row('Masthead')).toBeVisible()
+    refuse()
+    await expect(desk.row('Masthead')).toBeHidden()
+    await expect(page.getByText(/server does not answer/)).toBeVisible()
+    await page.unroute('**/edits')
+    await page.getByRole('button', { name: 'Redo' }).click()
+    await expect(desk.row('Masthead')).toBeVisible()
+    complaints = complaints.filter((said) => !said.includes('ERR_FAILED'))
+  },
+)
 
 test('only a part is converted: the screen, or the selected layers', async ({ page }) => {
   const desk = await Desk.open(page, 'Tidewrack')

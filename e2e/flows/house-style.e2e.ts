@@ -1,45 +1,49 @@
 import { expect } from '@playwright/test'
 import { Desk, test } from './desk.js'
 
-test('code follows the style of the house, and so do the names of files', async ({ page }) => {
-  const desk = await Desk.open(page, 'Tidewrack')
-  await desk.choose(/^to/, 'React')
-  await expect(desk.code).toContainText('import { useRef } from "react";')
+test(
+  'code follows the style of the house, and so do the names of files',
+  { tag: '@quick' },
+  async ({ page }) => {
+    const desk = await Desk.open(page, 'Tidewrack')
+    await desk.choose(/^to/, 'React')
+    await expect(desk.code).toContainText('import { useRef } from "react";')
 
-  await page.getByRole('button', { name: 'House style' }).click()
-  const dialog = page.getByRole('dialog', { name: 'House style' })
-  await dialog.getByLabel('Quotes').selectOption('single')
-  await dialog.getByLabel('Semicolons').selectOption('only where needed')
-  await dialog.getByLabel('Written in').selectOption('JavaScript')
-  await dialog.getByLabel('Names').selectOption('tide-table')
-  await dialog.getByText('Folder names').click()
-  const components = dialog.getByLabel('components', { exact: true })
-  await components.fill('../outside')
-  await expect(components).toHaveAttribute('aria-invalid', 'true')
-  await components.fill('ui')
-  await components.press('Tab')
-  await dialog.getByLabel('Tests for components').check()
-  await dialog.getByRole('button', { name: 'Done' }).click()
+    await page.getByRole('button', { name: 'House style' }).click()
+    const dialog = page.getByRole('dialog', { name: 'House style' })
+    await dialog.getByLabel('Quotes').selectOption('single')
+    await dialog.getByLabel('Semicolons').selectOption('only where needed')
+    await dialog.getByLabel('Written in').selectOption('JavaScript')
+    await dialog.getByLabel('Names').selectOption('tide-table')
+    await dialog.getByText('Folder names').click()
+    const components = dialog.getByLabel('components', { exact: true })
+    await components.fill('../outside')
+    await expect(components).toHaveAttribute('aria-invalid', 'true')
+    await components.fill('ui')
+    await components.press('Tab')
+    await dialog.getByLabel('Tests for components').check()
+    await dialog.getByRole('button', { name: 'Done' }).click()
 
-  const files = page.getByRole('navigation', { name: 'Files' })
-  await expect(files).toContainText('src/ui/')
-  await files.getByRole('button', { name: 'button-link.test.jsx' }).click()
-  await expect(desk.code).toContainText("import { ButtonLink } from './button-link'")
-  await files.getByRole('button', { name: 'button-link.jsx' }).click()
-  await expect(desk.code).toContainText("import { Link } from 'react-router'/**")
-  await expect(desk.code).toContainText('@typedef {object} ButtonLinkProps')
-  // What runs on the stage is the same as before.
-  await expect(desk.result.getByRole('heading', { level: 1 })).toHaveText('Today on the shore')
+    const files = page.getByRole('navigation', { name: 'Files' })
+    await expect(files).toContainText('src/ui/')
+    await files.getByRole('button', { name: 'button-link.test.jsx' }).click()
+    await expect(desk.code).toContainText("import { ButtonLink } from './button-link'")
+    await files.getByRole('button', { name: 'button-link.jsx' }).click()
+    await expect(desk.code).toContainText("import { Link } from 'react-router'/**")
+    await expect(desk.code).toContainText('@typedef {object} ButtonLinkProps')
+    // What runs on the stage is the same as before.
+    await expect(desk.result.getByRole('heading', { level: 1 })).toHaveText('Today on the shore')
 
-  await page.reload()
-  await Desk.ready(page)
-  await expect(files).toContainText('button-link.jsx')
+    await page.reload()
+    await Desk.ready(page)
+    await expect(files).toContainText('button-link.jsx')
 
-  await page.getByRole('button', { name: 'House style' }).click()
-  await dialog.getByRole('button', { name: 'Reset to defaults' }).click()
-  await dialog.getByRole('button', { name: 'Done' }).click()
-  await expect(files.getByRole('button', { name: 'ButtonLink.tsx' })).toBeVisible()
-})
+    await page.getByRole('button', { name: 'House style' }).click()
+    await dialog.getByRole('button', { name: 'Reset to defaults' }).click()
+    await dialog.getByRole('button', { name: 'Done' }).click()
+    await expect(files.getByRole('button', { name: 'ButtonLink.tsx' })).toBeVisible()
+  },
+)
 
 test('templates of Angular stand in the class where a house wants that, joined to the design', async ({
   page,

@@ -4,7 +4,7 @@ import { Desk, dropFiles, SVG, takeIn, test } from './desk.js'
 const text = (words: string): string =>
   `<text x="10" y="40" font-family="Inter" font-size="20">${words}</text>`
 
-test('a file is opened by the file chooser', async ({ page }) => {
+test('a file is opened by the file chooser', { tag: '@quick' }, async ({ page }) => {
   await page.goto('/')
   const chooser = page.waitForEvent('filechooser')
   await page.getByRole('button', { name: 'Open design files' }).click()

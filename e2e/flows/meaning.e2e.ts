@@ -10,26 +10,30 @@ const openMeaning = async (page: Page): Promise<Desk> => {
   return desk
 }
 
-test('a layer is said to be something else, by typing, and taken back', async ({ page }) => {
-  const desk = await openMeaning(page)
-  const title = desk.result.getByText('Today on the shore')
-  await desk.clickInResult(title)
-  const card = page.getByRole('region', { name: 'Role of the chosen layer' })
-  await expect(card).toContainText('it is larger than the text')
-  const role = card.getByRole('combobox', { name: 'Role' })
-  await expect(role).toHaveValue('heading')
-  await role.fill('paragr')
-  await page.getByRole('option', { name: 'paragraph' }).click()
-  await expect(desk.result.getByRole('heading', { name: 'Today on the shore' })).toHaveCount(0)
-  await expect(card).toContainText('said by hand')
-  const { violations } = await new AxeBuilder({ page }).exclude('iframe').analyze()
-  expect(violations.map((v) => `${v.id}: ${v.nodes[0]?.html}`)).toEqual([])
-  await card.getByRole('button', { name: 'Reset' }).click()
-  await expect(desk.result.getByRole('heading', { name: 'Today on the shore' })).toHaveCount(1)
-  await page.getByRole('button', { name: 'Undo' }).click()
-  await page.getByRole('button', { name: 'Undo' }).click()
-  await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled()
-})
+test(
+  'a layer is said to be something else, by typing, and taken back',
+  { tag: '@quick' },
+  async ({ page }) => {
+    const desk = await openMeaning(page)
+    const title = desk.result.getByText('Today on the shore')
+    await desk.clickInResult(title)
+    const card = page.getByRole('region', { name: 'Role of the chosen layer' })
+    await expect(card).toContainText('it is larger than the text')
+    const role = card.getByRole('combobox', { name: 'Role' })
+    await expect(role).toHaveValue('heading')
+    await role.fill('paragr')
+    await page.getByRole('option', { name: 'paragraph' }).click()
+    await expect(desk.result.getByRole('heading', { name: 'Today on the shore' })).toHaveCount(0)
+    await expect(card).toContainText('said by hand')
+    const { violations } = await new AxeBuilder({ page }).exclude('iframe').analyze()
+    expect(violations.map((v) => `${v.id}: ${v.nodes[0]?.html}`)).toEqual([])
+    await card.getByRole('button', { name: 'Reset' }).click()
+    await expect(desk.result.getByRole('heading', { name: 'Today on the shore' })).toHaveCount(1)
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled()
+  },
+)
 
 test('the running form is filled in by keyboard, each control by its label', async ({ page }) => {
   const desk = await openMeaning(page)

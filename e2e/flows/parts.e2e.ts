@@ -10,27 +10,31 @@ const openParts = async (page: Page): Promise<Desk> => {
   return desk
 }
 
-test('a part shows what it is given, is renamed, and the code follows', async ({ page }) => {
-  const desk = await openParts(page)
-  await page.getByRole('button', { name: /^Sighting 4 places/ }).click()
-  const card = page.getByRole('region', { name: 'The chosen part' })
-  await expect(card.getByRole('row', { name: /^rare yes or no/ })).toBeVisible()
-  await expect(card.getByRole('textbox', { name: 'species default' })).toHaveAttribute(
-    'placeholder',
-    'required',
-  )
-  const { violations } = await new AxeBuilder({ page }).exclude('iframe').analyze()
-  expect(violations.map((v) => `${v.id}: ${v.nodes[0]?.html}`)).toEqual([])
+test(
+  'a part shows what it is given, is renamed, and the code follows',
+  { tag: '@quick' },
+  async ({ page }) => {
+    const desk = await openParts(page)
+    await page.getByRole('button', { name: /^Sighting 4 places/ }).click()
+    const card = page.getByRole('region', { name: 'The chosen part' })
+    await expect(card.getByRole('row', { name: /^rare yes or no/ })).toBeVisible()
+    await expect(card.getByRole('textbox', { name: 'species default' })).toHaveAttribute(
+      'placeholder',
+      'required',
+    )
+    const { violations } = await new AxeBuilder({ page }).exclude('iframe').analyze()
+    expect(violations.map((v) => `${v.id}: ${v.nodes[0]?.html}`)).toEqual([])
 
-  const name = card.getByRole('textbox', { name: 'Name of the part' })
-  await name.fill('Find of the day')
-  await name.press('Enter')
-  await expect(page.getByRole('button', { name: /^Find of the day 4 places/ })).toBeVisible()
-  await expect(desk.code).toContainText('FindOfTheDay')
-  await expect(card).toContainText('src/components/FindOfTheDay.tsx')
-  await page.getByRole('button', { name: 'Undo' }).click()
-  await expect(page.getByRole('button', { name: /^Sighting 4 places/ })).toBeVisible()
-})
+    const name = card.getByRole('textbox', { name: 'Name of the part' })
+    await name.fill('Find of the day')
+    await name.press('Enter')
+    await expect(page.getByRole('button', { name: /^Find of the day 4 places/ })).toBeVisible()
+    await expect(desk.code).toContainText('FindOfTheDay')
+    await expect(card).toContainText('src/components/FindOfTheDay.tsx')
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await expect(page.getByRole('button', { name: /^Sighting 4 places/ })).toBeVisible()
+  },
+)
 
 test('instances are shown as they are drawn, and a person says that only the words used may be given', async ({
   page,

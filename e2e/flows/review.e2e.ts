@@ -6,7 +6,7 @@ const words = (text: string, family = 'Inter'): string =>
   `<text x="10" y="40" font-family="${family}" font-size="20" fill="#2c664b">${text}</text>`
 const wide = (inside: string): string => SVG(inside).replace('320', '1280')
 
-test('what is in the files is shown before it is taken in', async ({ page }) => {
+test('what is in the files is shown before it is taken in', { tag: '@quick' }, async ({ page }) => {
   await page.goto('/')
   await dropFiles(page, [
     { name: 'tide desktop.svg', content: wide(words('Wide')) },

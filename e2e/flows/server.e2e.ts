@@ -24,7 +24,7 @@ const post = (address: string, body: unknown): Promise<Response> =>
     body: JSON.stringify(body),
   })
 
-test('what was acknowledged survives a crash in the next moment', async () => {
+test('what was acknowledged survives a crash in the next moment', { tag: '@quick' }, async () => {
   const data = join(folder, 'data')
   const first = await start('--port', '0', '--data', data, '--no-demo')
   const project = (await (
@@ -51,26 +51,30 @@ const occupyPort = (): Promise<Server> =>
     const server = createServer().listen(0, '127.0.0.1', () => done(server))
   })
 
-test('a port in use, a folder that cannot be written and wrong options are said in one line', async () => {
-  const busy = await occupyPort()
-  const { port } = busy.address() as AddressInfo
-  const inUse = await start('--port', String(port), '--data', join(folder, 'a'))
-  busy.close()
-  expect([inUse.code, inUse.output]).toEqual([
-    1,
-    `Port ${port} is in use. Stop what runs there, or choose another with --port.\n`,
-  ])
+test(
+  'a port in use, a folder that cannot be written and wrong options are said in one line',
+  { tag: '@quick' },
+  async () => {
+    const busy = await occupyPort()
+    const { port } = busy.address() as AddressInfo
+    const inUse = await start('--port', String(port), '--data', join(folder, 'a'))
+    busy.close()
+    expect([inUse.code, inUse.output]).toEqual([
+      1,
+      `Port ${port} is in use. Stop what runs there, or choose another with --port.\n`,
+    ])
 
-  writeFileSync(join(folder, 'file'), '')
-  const unwritable = await start('--data', join(folder, 'file/below'))
-  expect([unwritable.code, unwritable.output]).toEqual([
-    1,
-    expect.stringContaining('the folder cannot be written'),
-  ])
+    writeFileSync(join(folder, 'file'), '')
+    const unwritable = await start('--data', join(folder, 'file/below'))
+    expect([unwritable.code, unwritable.output]).toEqual([
+      1,
+      expect.stringContaining('the folder cannot be written'),
+    ])
 
-  const wrong = await start('--prot', '1')
-  expect([wrong.code, wrong.output]).toEqual([1, expect.stringContaining('Allowed: --port')])
-})
+    const wrong = await start('--prot', '1')
+    expect([wrong.code, wrong.output]).toEqual([1, expect.stringContaining('Allowed: --port')])
+  },
+)
 
 test('the interface of the server is described', async ({ request }) => {
   const description = (await (await request.get('/api/docs-json')).json()) as {

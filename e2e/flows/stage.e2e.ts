@@ -28,42 +28,50 @@ test('a layer is picked with a click, several with a frame', async ({ page }) =>
   await expect(card(page).getByRole('heading', { name: 'Today figures' })).toBeVisible()
 })
 
-test('pointing outlines a layer; holding a key shows it alone', async ({ page }) => {
-  const desk = await Desk.open(page, 'Tidewrack')
-  const pointed = page.getByTestId('pointed')
-  const alone = page.getByTestId('alone')
-  // Where the pointer came to rest before, another layer may still be outlined for a moment.
-  const share = async (mark: typeof pointed): Promise<number> =>
-    (await mark.boundingBox())!.width / (await desk.design.boundingBox())!.width
-  await desk.row('Today figures').hover()
-  await expect.poll(() => share(pointed)).toBeCloseTo(1200 / 1280, 1)
-  await expect(alone).toBeHidden()
-  await page.keyboard.down('a')
-  await expect.poll(() => share(alone)).toBeCloseTo(1200 / 1280, 1)
-  await expect(pointed).toBeHidden()
-  await page.keyboard.up('a')
-  await expect(alone).toBeHidden()
-  const title = await at(desk, 0.1, 0.165)
-  await page.mouse.move(title.x, title.y)
-  await expect.poll(() => share(pointed)).toBeCloseTo(302 / 1280, 1)
-  await page.mouse.move(5, 5)
-  await expect(pointed).toBeHidden()
-})
+test(
+  'pointing outlines a layer; holding a key shows it alone',
+  { tag: '@quick' },
+  async ({ page }) => {
+    const desk = await Desk.open(page, 'Tidewrack')
+    const pointed = page.getByTestId('pointed')
+    const alone = page.getByTestId('alone')
+    // Where the pointer came to rest before, another layer may still be outlined for a moment.
+    const share = async (mark: typeof pointed): Promise<number> =>
+      (await mark.boundingBox())!.width / (await desk.design.boundingBox())!.width
+    await desk.row('Today figures').hover()
+    await expect.poll(() => share(pointed)).toBeCloseTo(1200 / 1280, 1)
+    await expect(alone).toBeHidden()
+    await page.keyboard.down('a')
+    await expect.poll(() => share(alone)).toBeCloseTo(1200 / 1280, 1)
+    await expect(pointed).toBeHidden()
+    await page.keyboard.up('a')
+    await expect(alone).toBeHidden()
+    const title = await at(desk, 0.1, 0.165)
+    await page.mouse.move(title.x, title.y)
+    await expect.poll(() => share(pointed)).toBeCloseTo(302 / 1280, 1)
+    await page.mouse.move(5, 5)
+    await expect(pointed).toBeHidden()
+  },
+)
 
-test('the thread joins the row, the boxes and the code of the selected layer', async ({ page }) => {
-  const desk = await Desk.open(page, 'Tidewrack')
-  await expect(page.getByTestId('thread')).toBeHidden()
-  await desk.row('Today figures').click()
-  const stretches = async (): Promise<number> => {
-    const d = await page.getByTestId('thread').locator('path').first().getAttribute('d')
-    return d!.split('M').length - 1
-  }
-  await expect.poll(stretches).toBe(2)
-  await expect(page.getByTestId('result-selection').locator('path')).not.toHaveCount(0)
-  // Without the outline there is no row to lead from.
-  await page.getByRole('button', { name: 'Fold Outline' }).click()
-  await expect.poll(stretches).toBe(1)
-})
+test(
+  'the thread joins the row, the boxes and the code of the selected layer',
+  { tag: '@quick' },
+  async ({ page }) => {
+    const desk = await Desk.open(page, 'Tidewrack')
+    await expect(page.getByTestId('thread')).toBeHidden()
+    await desk.row('Today figures').click()
+    const stretches = async (): Promise<number> => {
+      const d = await page.getByTestId('thread').locator('path').first().getAttribute('d')
+      return d!.split('M').length - 1
+    }
+    await expect.poll(stretches).toBe(2)
+    await expect(page.getByTestId('result-selection').locator('path')).not.toHaveCount(0)
+    // Without the outline there is no row to lead from.
+    await page.getByRole('button', { name: 'Fold Outline' }).click()
+    await expect.poll(stretches).toBe(1)
+  },
+)
 
 test('the words of the design can be selected and copied, line by line', async ({ page }) => {
   const desk = await Desk.open(page, 'Tidewrack')

@@ -49,37 +49,39 @@ test('the messy kiosk is mended at once, looks the same, and goes back', async (
   await page.getByRole('button', { name: 'Undo' }).click()
 })
 
-test('a finding shows where it is, what its remedy changes, and is mended alone', async ({
-  page,
-}) => {
-  await page.goto('/')
-  await dropFiles(page, [{ name: 'loose.svg', content: LOOSE }])
-  await takeIn(page)
-  const desk = await openStructure(page)
-  const outside = page.getByRole('region', { name: 'Layer outside its screen' })
-  const background = page.getByRole('region', { name: /^Rectangle used as a background/ })
-  await expect(outside).toContainText('stands outside the screen')
+test(
+  'a finding shows where it is, what its remedy changes, and is mended alone',
+  { tag: '@quick' },
+  async ({ page }) => {
+    await page.goto('/')
+    await dropFiles(page, [{ name: 'loose.svg', content: LOOSE }])
+    await takeIn(page)
+    const desk = await openStructure(page)
+    const outside = page.getByRole('region', { name: 'Layer outside its screen' })
+    const background = page.getByRole('region', { name: /^Rectangle used as a background/ })
+    await expect(outside).toContainText('stands outside the screen')
 
-  await background.getByRole('button', { name: /lies under 2 things/ }).click()
-  await expect(page.getByTestId('evidence')).toHaveCount(1)
-  await expect(background).toContainText('looks the same afterwards')
-  await background.getByRole('button', { name: 'Before and after' }).click()
-  const dialog = page.getByRole('dialog')
-  await expect(dialog.getByLabel('After', { exact: true })).toContainText('<main')
-  await dialog.getByRole('button', { name: 'Layers' }).click()
-  await expect(dialog.getByLabel('Before', { exact: true })).toContainText('(rectangle)')
-  await dialog.getByLabel('Edge between before and after').fill('90')
-  await dialog.getByRole('button', { name: 'Apply' }).click()
-  await expect(background).toBeHidden()
-  await expect(outside).toBeVisible()
+    await background.getByRole('button', { name: /lies under 2 things/ }).click()
+    await expect(page.getByTestId('evidence')).toHaveCount(1)
+    await expect(background).toContainText('looks the same afterwards')
+    await background.getByRole('button', { name: 'Before and after' }).click()
+    const dialog = page.getByRole('dialog')
+    await expect(dialog.getByLabel('After', { exact: true })).toContainText('<main')
+    await dialog.getByRole('button', { name: 'Layers' }).click()
+    await expect(dialog.getByLabel('Before', { exact: true })).toContainText('(rectangle)')
+    await dialog.getByLabel('Edge between before and after').fill('90')
+    await dialog.getByRole('button', { name: 'Apply' }).click()
+    await expect(background).toBeHidden()
+    await expect(outside).toBeVisible()
 
-  await page.getByRole('button', { name: 'Show layout' }).click()
-  await expect(page.getByTestId('arranged').first()).toBeAttached()
-  await outside.getByRole('button', { name: 'Mend it' }).click()
-  await expect(outside).toBeHidden()
-  await desk.turnInto('HTML')
-  await expect(desk.code).toContainText('Seen at ten')
-})
+    await page.getByRole('button', { name: 'Show layout' }).click()
+    await expect(page.getByTestId('arranged').first()).toBeAttached()
+    await outside.getByRole('button', { name: 'Mend it' }).click()
+    await expect(outside).toBeHidden()
+    await desk.turnInto('HTML')
+    await expect(desk.code).toContainText('Seen at ten')
+  },
+)
 
 test('layers are arranged by hand, with the keyboard, and a warning where they overlap', async ({
   page,

@@ -92,7 +92,7 @@ for (const [design, target, stylings] of [
   })
 }
 
-test('the desk shows what plain style sheets look like', async ({ page }) => {
+test('the desk shows what plain style sheets look like', { tag: '@quick' }, async ({ page }) => {
   const desk = await Desk.open(page, 'Tidewrack')
   await desk.choose(/^styled by/, 'plain CSS')
   await expect(page.getByRole('button', { name: 'styles.css' })).toHaveCount(1)

@@ -18,33 +18,37 @@ const TEXTS = [
 // The table knows no kerning.
 const MOST_DEVIATION = 0.015
 
-test('texts are as wide, and lines as high, as in the browser', async ({ page }) => {
-  const measure = createTableMeasure()
-  await page.goto('/preview')
-  for (const style of STYLES) {
-    for (const text of TEXTS) {
-      const { width, baseline } = await page.evaluate(
-        ({ text, style }) => {
-          const line = document.createElement('div')
-          line.style.cssText = `position:absolute;white-space:nowrap;line-height:40px;font:${style.weight} ${style.size}px/40px '${style.family}'`
-          const mark = document.createElement('span')
-          mark.style.cssText = 'display:inline-block;width:0;height:0'
-          line.append(text, mark)
-          document.body.append(line)
-          const box = line.getBoundingClientRect()
-          const baseline = mark.getBoundingClientRect().bottom - box.top
-          line.remove()
-          return { width: box.width, baseline }
-        },
-        { text, style },
-      )
-      const measured = measure.width(text, { ...style, letterSpacing: 0, case: 'as-typed' })
-      expect(
-        Math.abs(measured - width) / width,
-        `${style.family} ${style.weight}: ${text}`,
-      ).toBeLessThan(MOST_DEVIATION)
-      const { ascentPx, descentPx } = measure.line(style)
-      expect(Math.floor((40 - ascentPx - descentPx) / 2) + ascentPx).toBe(baseline)
+test(
+  'texts are as wide, and lines as high, as in the browser',
+  { tag: '@quick' },
+  async ({ page }) => {
+    const measure = createTableMeasure()
+    await page.goto('/preview')
+    for (const style of STYLES) {
+      for (const text of TEXTS) {
+        const { width, baseline } = await page.evaluate(
+          ({ text, style }) => {
+            const line = document.createElement('div')
+            line.style.cssText = `position:absolute;white-space:nowrap;line-height:40px;font:${style.weight} ${style.size}px/40px '${style.family}'`
+            const mark = document.createElement('span')
+            mark.style.cssText = 'display:inline-block;width:0;height:0'
+            line.append(text, mark)
+            document.body.append(line)
+            const box = line.getBoundingClientRect()
+            const baseline = mark.getBoundingClientRect().bottom - box.top
+            line.remove()
+            return { width: box.width, baseline }
+          },
+          { text, style },
+        )
+        const measured = measure.width(text, { ...style, letterSpacing: 0, case: 'as-typed' })
+        expect(
+          Math.abs(measured - width) / width,
+          `${style.family} ${style.weight}: ${text}`,
+        ).toBeLessThan(MOST_DEVIATION)
+        const { ascentPx, descentPx } = measure.line(style)
+        expect(Math.floor((40 - ascentPx - descentPx) / 2) + ascentPx).toBe(baseline)
+      }
     }
-  }
-})
+  },
+)

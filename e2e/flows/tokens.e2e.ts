@@ -15,36 +15,40 @@ const open = async (page: Page): Promise<Desk> => {
   return desk
 }
 
-test('tokens are proposed, accepted, renamed, merged and taken back', async ({ page }) => {
-  const desk = await open(page)
-  const proposed = page.getByRole('list', { name: 'Proposed tokens' })
-  const tokens = page.getByRole('list', { name: 'Tokens of the design' })
-  await expect(proposed.getByRole('listitem')).toHaveCount(2)
-  await expect(proposed).toContainText('radius.8')
-  await page.getByRole('button', { name: 'Accept all' }).click()
-  await expect(tokens.getByRole('listitem')).toHaveCount(2)
-  await expect(proposed).toBeHidden()
-  await desk.turnInto('HTML')
-  await expect(desk.code).toContainText('bg-green-')
+test(
+  'tokens are proposed, accepted, renamed, merged and taken back',
+  { tag: '@quick' },
+  async ({ page }) => {
+    const desk = await open(page)
+    const proposed = page.getByRole('list', { name: 'Proposed tokens' })
+    const tokens = page.getByRole('list', { name: 'Tokens of the design' })
+    await expect(proposed.getByRole('listitem')).toHaveCount(2)
+    await expect(proposed).toContainText('radius.8')
+    await page.getByRole('button', { name: 'Accept all' }).click()
+    await expect(tokens.getByRole('listitem')).toHaveCount(2)
+    await expect(proposed).toBeHidden()
+    await desk.turnInto('HTML')
+    await expect(desk.code).toContainText('bg-green-')
 
-  await tokens.getByRole('button', { name: /^More for color/ }).click()
-  await page.getByRole('menuitem', { name: 'Rename' }).click()
-  await page.getByRole('dialog').getByLabel('Name').fill('color.kelp')
-  await page.getByRole('dialog').getByRole('button', { name: 'Rename' }).click()
-  await expect(tokens).toContainText('color.kelp')
-  await expect(desk.code).toContainText('bg-kelp')
+    await tokens.getByRole('button', { name: /^More for color/ }).click()
+    await page.getByRole('menuitem', { name: 'Rename' }).click()
+    await page.getByRole('dialog').getByLabel('Name').fill('color.kelp')
+    await page.getByRole('dialog').getByRole('button', { name: 'Rename' }).click()
+    await expect(tokens).toContainText('color.kelp')
+    await expect(desk.code).toContainText('bg-kelp')
 
-  await tokens.getByRole('button', { name: 'More for color.kelp' }).click()
-  await page.getByRole('menuitem', { name: 'Merge into' }).click()
-  await expect(page.getByText('no other token of its kind')).toBeVisible()
-  await page.getByRole('button', { name: 'Cancel' }).click()
+    await tokens.getByRole('button', { name: 'More for color.kelp' }).click()
+    await page.getByRole('menuitem', { name: 'Merge into' }).click()
+    await expect(page.getByText('no other token of its kind')).toBeVisible()
+    await page.getByRole('button', { name: 'Cancel' }).click()
 
-  await tokens.getByRole('button', { name: 'More for radius.8' }).click()
-  await page.getByRole('menuitem', { name: 'Remove' }).click()
-  await expect(tokens.getByRole('listitem')).toHaveCount(1)
-  for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Undo' }).click()
-  await expect(proposed.getByRole('listitem')).toHaveCount(2)
-})
+    await tokens.getByRole('button', { name: 'More for radius.8' }).click()
+    await page.getByRole('menuitem', { name: 'Remove' }).click()
+    await expect(tokens.getByRole('listitem')).toHaveCount(1)
+    for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Undo' }).click()
+    await expect(proposed.getByRole('listitem')).toHaveCount(2)
+  },
+)
 
 test('token files come in, one a mode, go out, and come in again', async ({ page }) => {
   await open(page)

@@ -14,31 +14,35 @@ const openWidths = async (page: Page): Promise<Desk> => {
   return desk
 }
 
-test('the ruler leads through the widths, and the running code follows', async ({ page }) => {
-  const desk = await openWidths(page)
-  const ruler = page.getByRole('slider', { name: 'Width of the window' })
-  await expect(ruler).toHaveAttribute('aria-valuenow', '1280')
-  const nav = desk.result.getByText('How to walk')
-  const menu = desk.result.getByRole('button', { name: 'Menu' })
-  await expect(nav).toBeVisible()
-  await expect(menu).toBeHidden()
+test(
+  'the ruler leads through the widths, and the running code follows',
+  { tag: '@quick' },
+  async ({ page }) => {
+    const desk = await openWidths(page)
+    const ruler = page.getByRole('slider', { name: 'Width of the window' })
+    await expect(ruler).toHaveAttribute('aria-valuenow', '1280')
+    const nav = desk.result.getByText('How to walk')
+    const menu = desk.result.getByRole('button', { name: 'Menu' })
+    await expect(nav).toBeVisible()
+    await expect(menu).toBeHidden()
 
-  await ruler.focus()
-  // One stop after the other, down to the narrowest that was drawn.
-  while (Number(await ruler.getAttribute('aria-valuenow')) > 390)
-    await page.keyboard.press('PageDown')
-  await expect(ruler).toHaveAttribute('aria-valuenow', '390')
-  await expect(menu).toBeVisible()
-  await expect(nav).toBeHidden()
-  await page.keyboard.press('ArrowRight')
-  await expect(ruler).toHaveAttribute('aria-valuenow', '398')
-  await page.keyboard.press('Home')
-  await expect(page.getByLabel('Result, width')).toHaveValue('320')
-  await expect(page.getByText('Nothing reaches out, overlaps or is cut off')).toBeVisible()
+    await ruler.focus()
+    // One stop after the other, down to the narrowest that was drawn.
+    while (Number(await ruler.getAttribute('aria-valuenow')) > 390)
+      await page.keyboard.press('PageDown')
+    await expect(ruler).toHaveAttribute('aria-valuenow', '390')
+    await expect(menu).toBeVisible()
+    await expect(nav).toBeHidden()
+    await page.keyboard.press('ArrowRight')
+    await expect(ruler).toHaveAttribute('aria-valuenow', '398')
+    await page.keyboard.press('Home')
+    await expect(page.getByLabel('Result, width')).toHaveValue('320')
+    await expect(page.getByText('Nothing reaches out, overlaps or is cut off')).toBeVisible()
 
-  const { violations } = await new AxeBuilder({ page }).exclude('iframe').analyze()
-  expect(violations.map((v) => `${v.id}: ${v.nodes[0]?.html}`)).toEqual([])
-})
+    const { violations } = await new AxeBuilder({ page }).exclude('iframe').analyze()
+    expect(violations.map((v) => `${v.id}: ${v.nodes[0]?.html}`)).toEqual([])
+  },
+)
 
 test('all widths are shown at once, and one of them alone', async ({ page }) => {
   await openWidths(page)

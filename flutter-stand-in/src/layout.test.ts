@@ -6,6 +6,7 @@ import { Layout } from './layout.js'
 import { readProgram, type Program } from './program.js'
 import { createDartParser } from './testing.js'
 import { isMade, type Closure, type Made, type State } from './values.js'
+import { runs } from '../../core/src/testing/runs.js'
 
 let parse: Awaited<ReturnType<typeof createDartParser>>
 beforeAll(async () => {
@@ -250,7 +251,7 @@ class _TideState extends State<Tide> {
   })
 })
 
-const options = { numRuns: 300, seed: 20261129 }
+const options = runs(300)
 test(`any text is what it was when it is read again (seed ${options.seed})`, () => {
   const pieces = ["'", '"', '\\', '$', '${x}', '\n', '\t', '\u2028', '🦀', 'مد', 'tide ', '//', ')']
   const anything = fc.array(fc.oneof(fc.constantFrom(...pieces), fc.string({ unit: 'grapheme' })))

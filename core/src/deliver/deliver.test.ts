@@ -10,6 +10,7 @@ import type { EmittedFile } from '../emit/shared/emitted-file.js'
 import { readFiles } from '../intake/index.js'
 import { FILE_NAMES, FOLDERS, isSafePath, planMoves, type FileLayout } from './file-layout.js'
 import { deliver, type HouseStyle } from './index.js'
+import { runs } from '../testing/runs.js'
 
 const DEMO = join(__dirname, '../../../demo/designs/tidewrack.json')
 const design = readFiles([{ name: 'tidewrack.json', bytes: readFileSync(DEMO) }]).design!
@@ -223,7 +224,7 @@ describe('files', () => {
           expect(new Set(files.map(({ path }) => path.toLowerCase())).size).toBe(files.length)
           expect(findLost(files)).toEqual([])
         }),
-        { numRuns: 8 },
+        runs(8),
       )
     },
   )

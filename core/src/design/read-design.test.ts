@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { design, document, frame, layer, text } from '../testing/design.js'
 import { buildJsonSchema, MAX_DEPTH, readDesign } from './read-design.js'
 import { writeDesign } from './write-design.js'
+import { runs } from '../testing/runs.js'
 
 const errors = (value: unknown) => {
   const read = readDesign(value)
@@ -278,7 +279,7 @@ test('writing and reading a design gives the same design (seed 4)', () => {
       const back = readDesign(written)
       expect(back.ok && back.value).toEqual(made)
     }),
-    { numRuns: 200, seed: 4 },
+    runs(200),
   )
 })
 

@@ -4,6 +4,7 @@ import { measureBoxes, walkLayers } from '../design/walk.js'
 import { design, frame, layer, text } from '../testing/design.js'
 import { applyEdits, type Edited } from './index.js'
 import type { Edit } from './edit.js'
+import { runs } from '../testing/runs.js'
 
 type Json = Record<string, unknown>
 const at = (x: number, y: number, width = 20, height = 20): Json => ({
@@ -216,5 +217,6 @@ test('grouping, enclosing and moving never move anything on the screen', () => {
         }
       },
     ),
+    runs(),
   )
 })

@@ -10,6 +10,7 @@ import { UniqueNames } from '../text/names.js'
 import { printList } from './script/print-list.js'
 import { findLists } from './shared/lists.js'
 import { printDocument } from './shared/print-document.js'
+import { runs } from '../testing/runs.js'
 
 const print = (doc: Doc): string => printDocument(doc, 80).text
 
@@ -115,7 +116,7 @@ const listFile = (thing: MarkupElement, lacks: boolean): string => {
   return componentFile(markup, lists.map(printList))
 }
 
-const options = { numRuns: 300, seed: 20261123 }
+const options = runs(300)
 
 describe('Prettier changes nothing', () => {
   test(`in printed HTML (seed ${options.seed})`, async () => {

@@ -7,6 +7,7 @@ import {
   type Glossary,
   type Source,
 } from './glossary.js'
+import { runs } from '../testing/runs.js'
 
 const word = fc.string({ minLength: 1, maxLength: 8 })
 const value = fc.oneof(fc.string(), fc.boolean(), fc.integer())
@@ -53,7 +54,7 @@ test('what is written is read back as it was', () => {
         notes: [],
       })
     }),
-    { numRuns: 60 },
+    runs(60),
   )
 })
 

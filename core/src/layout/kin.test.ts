@@ -5,6 +5,7 @@ import { at, words } from '../testing/page.js'
 import { box, inColor, solid } from '../testing/roles.js'
 import { createTableMeasure } from '../text/measure.js'
 import { inferLayout, walkNodes, type LayoutNode } from './index.js'
+import { runs } from '../testing/runs.js'
 
 type Json = Record<string, unknown>
 
@@ -97,6 +98,7 @@ describe('boxes of one kind', () => {
           expect([...drawn].sort()).toEqual(layers.map((one) => one['key']).sort())
         },
       ),
+      runs(),
     )
   })
 

@@ -3,6 +3,7 @@ import { resolveInstances } from '../design/resolve-instances.js'
 import { design, frame, layer, svgLayers, text } from '../testing/design.js'
 import { createTableMeasure } from '../text/measure.js'
 import { inferLayout, walkNodes, type Anchor, type LayoutNode } from './index.js'
+import { runs } from '../testing/runs.js'
 
 type Json = Record<string, unknown>
 
@@ -383,7 +384,7 @@ describe('always', () => {
           bare(infer(toLayers(cells), screen)),
         )
       }),
-      { numRuns: 60 },
+      runs(60),
     )
   })
 
@@ -399,7 +400,7 @@ describe('always', () => {
         )
         expect(inside(find(moved, 'g'))).toEqual(inside(find(still, 'g')))
       }),
-      { numRuns: 60 },
+      runs(60),
     )
   })
 
@@ -414,7 +415,7 @@ describe('always', () => {
         })
         for (const { column, row } of cells) expect(keys).toContain(`c${column}r${row}`)
       }),
-      { numRuns: 60 },
+      runs(60),
     )
   })
 })

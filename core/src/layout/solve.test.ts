@@ -15,6 +15,7 @@ import { draftNode } from './draft.js'
 import type { LayoutNode } from './node.js'
 import { solveFlow, type Measured } from './solve.js'
 import { plainFrame } from './draft.js'
+import { runs } from '../testing/runs.js'
 
 // The same trees are laid out by another implementation of flexible boxes.
 
@@ -151,7 +152,7 @@ test('rows and columns are laid out like another solver lays them out', () => {
         }
       })
     }),
-    { numRuns: 300 },
+    runs(300),
   )
 })
 

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { sweepPairs } from './sweep.js'
+import { runs } from '../testing/runs.js'
 
 const thing = fc.record({
   y: fc.integer({ min: 0, max: 200 }),
@@ -27,5 +28,6 @@ test('the sweep finds the pairs that comparing all with all finds, each once', (
         expect(swept.sort()).toEqual(all.sort())
       },
     ),
+    runs(),
   )
 })

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { assignMost } from './assign.js'
+import { runs } from '../testing/runs.js'
 
 const worthOf = (
   worth: readonly (readonly number[])[],
@@ -39,6 +40,7 @@ test('no other pairs are worth more, and none is given twice', () => {
       expect(new Set(used).size).toBe(used.length)
       expect(worthOf(worth, pairs)).toBe(best(worth))
     }),
+    runs(),
   )
 })
 

@@ -5,6 +5,7 @@ import { design, frame } from '../testing/design.js'
 import { at, words } from '../testing/page.js'
 import { box, inColor, solid } from '../testing/roles.js'
 import type { UiNode, UiPart } from '../ui/nodes.js'
+import { runs } from '../testing/runs.js'
 
 type Json = Record<string, unknown>
 
@@ -160,7 +161,7 @@ const measure = (
       const all = new Set(parts.flatMap(({ instances }) => instances))
       counts.found += drawn.filter((key) => all.has(key)).length
     }),
-    { seed: 7, numRuns: 60 },
+    runs(60),
   )
   return { recall: counts.found / counts.drawn, precision: counts.right / counts.claimed }
 }
@@ -213,7 +214,7 @@ test('what differs from instance to instance is what their component is given', 
         if (areMixed && isBadged) count(values.includes(true))
       })
     }),
-    { seed: 11, numRuns: 60 },
+    runs(60),
   )
   expect(counts.given / counts.wanted).toBeGreaterThanOrEqual(0.9)
 })

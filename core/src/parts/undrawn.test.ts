@@ -4,6 +4,7 @@ import { design, frame } from '../testing/design.js'
 import { at, words } from '../testing/page.js'
 import { solid } from '../testing/roles.js'
 import { findUndrawn } from './undrawn.js'
+import { runs } from '../testing/runs.js'
 
 type Json = Record<string, unknown>
 
@@ -56,6 +57,7 @@ describe('combinations of variants that are not drawn', () => {
         const found = findUndrawn(made.components[0]!)
         expect(found).toEqual(ALL.filter((one) => !drawn.includes(one)))
       }),
+      runs(),
     )
   })
 

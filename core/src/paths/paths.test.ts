@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { uniteBoxes } from '../design/geometry.js'
 import { boundsOfParts, parsePath, printPath, transformPath } from './index.js'
+import { runs } from '../testing/runs.js'
 
 const print = (d: string): string => printPath(parsePath(d)!)
 const boxOf = (d: string) => uniteBoxes(boundsOfParts(parsePath(d)!))
@@ -67,7 +68,10 @@ const command = fc.oneof(
 const data = fc.array(command, { minLength: 1, maxLength: 8 }).map((c) => `M3 4${c.join('')}z`)
 
 test('a printed path reads back as the same', () => {
-  fc.assert(fc.property(data, (d) => expect(print(print(d))).toBe(print(d))))
+  fc.assert(
+    fc.property(data, (d) => expect(print(print(d))).toBe(print(d))),
+    runs(),
+  )
 })
 
 test('moving and scaling moves and scales the box; a full turn changes nothing', () => {
@@ -85,5 +89,6 @@ test('moving and scaling moves and scales the box; a full turn changes nothing',
       expect(back.x).toBeCloseTo(before.x, 2)
       expect(back.width).toBeCloseTo(before.width, 2)
     }),
+    runs(),
   )
 })

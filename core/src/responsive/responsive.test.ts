@@ -7,6 +7,7 @@ import { arbitraryPage, at, words } from '../testing/page.js'
 import { createTableMeasure } from '../text/measure.js'
 import { composeScreen, sweepPage, type Screen } from './index.js'
 import { createSolver } from '../layout/flow/solver.js'
+import { runs } from '../testing/runs.js'
 
 type Json = Record<string, unknown>
 const measure = createTableMeasure()
@@ -244,7 +245,7 @@ test('pages of loose layers hold at every width (seed 3)', () => {
       )
       expect(overflow).toEqual([])
     }),
-    { seed: 3, numRuns: 60 },
+    runs(60),
   )
 })
 
@@ -266,7 +267,7 @@ test('getting ready for other widths changes nothing at the drawn one (seed 4)',
       const ready = composeScreen([tree], { measure, assets: {}, isScreen: true })
       expect(placesAt(atWidth(ready, 1280))).toEqual(placesAt(tree))
     }),
-    { seed: 4, numRuns: 80 },
+    runs(80),
   )
 })
 

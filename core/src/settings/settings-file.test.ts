@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { readSettings, writeSettings, type SettingsFile } from './settings-file.js'
 import { LIBRARIES } from '../parts/library-screen.js'
 import { GRAINS } from '../parts/sections.js'
+import { runs } from '../testing/runs.js'
 
 const maybe = <T>(values: fc.Arbitrary<T>) => fc.option(values, { nil: undefined })
 
@@ -27,6 +28,7 @@ test('what is written is read back as it was', () => {
         notes: [],
       })
     }),
+    runs(),
   )
 })
 

@@ -6,6 +6,7 @@ import { design, frame, layer, text } from '../testing/design.js'
 import { proposeTokens } from './propose.js'
 import { isTokenFile, readTokens } from './read-tokens.js'
 import { writeTokens } from './write-tokens.js'
+import { runs } from '../testing/runs.js'
 
 const read = (document: unknown) => readTokens([{ name: 'tokens.json', document }])
 const one = (token: Record<string, unknown>) => read({ group: { token } })
@@ -189,6 +190,7 @@ test('what is exported reads back as it was, groups and tokens of one name among
       const byName = (all: readonly Token[]) => new Map(all.map((t) => [t.name, t]))
       expect(byName(back.tokens)).toEqual(byName(list))
     }),
+    runs(),
   )
 })
 

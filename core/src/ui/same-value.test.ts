@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { isSameValue } from './same-value.js'
+import { runs } from '../testing/runs.js'
 
 const asJson = (value: unknown): string => JSON.stringify(value) ?? 'undefined'
 
@@ -27,6 +28,7 @@ test('is as the JSON of both, for data whose fields come in one order', () => {
       expect(isSameValue(a, b)).toBe(asJson(ordered(a)) === asJson(ordered(b)))
       expect(isSameValue(a, structuredClone(a))).toBe(true)
     }),
+    runs(),
   )
 })
 

@@ -14,7 +14,8 @@ export class ErrorsFilter implements ExceptionFilter {
   private readonly log = new Logger('Errors')
 
   catch(error: unknown, host: ArgumentsHost): void {
-    const response = host.switchToHttp().getResponse<Response>()
+    // A route that answers with another type has said so by now.
+    const response = host.switchToHttp().getResponse<Response>().type('json')
     if (error instanceof HttpException) {
       const body = error.getResponse()
       response.status(error.getStatus()).json(typeof body === 'string' ? { message: body } : body)

@@ -14,6 +14,7 @@ import { printNodes } from '../shared/print-tags.js'
 import type { PartComponent, Prop } from '../shared/prop.js'
 import { escapeWords } from './quote.js'
 import { splitRoot, toTemplate, type TemplateOptions } from './to-template.js'
+import { runs } from '../../testing/runs.js'
 
 const element = (
   tag: string,
@@ -218,7 +219,7 @@ const PIECES = [
 ]
 
 describe('whatever is said stays words', () => {
-  const options = { numRuns: 400, seed: 20261129 }
+  const options = runs(400)
   test(`in text and in attributes (seed ${options.seed})`, async () => {
     const anything = fc
       .array(fc.constantFrom(...PIECES), { maxLength: 8 })

@@ -326,8 +326,13 @@ const wholeOf = (element: MarkupElement, context: WidgetContext): Dart => {
   if (part) return useOf(element, part, context)
   if (element.foreign) return foreignOf(element, element.foreign, context)
   const said = saidOf(element, context)
+  const hidden = attributeOf(element, 'hidden')
+  const isShown = hidden?.kind === 'code' ? readCode(hidden.code, context) : undefined
+  /** What is shown and hidden in turns takes no room while it is hidden. */
+  const inTurns = (own: Dart): Dart =>
+    isShown === undefined ? own : call('Visibility', { visible: negate(isShown), child: own })
   // What says where it stands is said to what holds it, so that it comes outermost.
-  const finish = (inner: Dart | undefined, around = (own: Dart): Dart => own): Dart => {
+  const finish = (inner: Dart | undefined, around = inTurns): Dart => {
     const box = boxed(inner, said, context) ?? call('SizedBox.shrink')
     const pressed = pressable(box, said, element, context)
     const whole = meant(affected(pressed, said, context), element, context)
@@ -356,14 +361,11 @@ const wholeOf = (element: MarkupElement, context: WidgetContext): Dart => {
   const within = answers === undefined ? context : { ...context, form: answers }
   const { flow, under, above } = itemsOf(element.children, within)
   const inside = held(arranged(flow, { under, above }, said, context), said, context)
-  const hidden = attributeOf(element, 'hidden')
-  const isShown = hidden?.kind === 'code' ? readCode(hidden.code, context) : undefined
   if (answers !== undefined) {
     context.helpers.add('answers')
     return finish(inside, (own) => call('AnswerForm', { answers, child: own }))
   }
-  if (isShown === undefined) return finish(inside)
-  return finish(inside, (own) => call('Visibility', { visible: negate(isShown), child: own }))
+  return finish(inside)
 }
 
 /** `!isOpen` → `isOpen`, `a != b` → `a == b` */

@@ -16,6 +16,7 @@ import {
 } from '../../testing/roles.js'
 import { createTableMeasure } from '../../text/measure.js'
 import { readRoles, type RoleReading } from './index.js'
+import { runs } from '../../testing/runs.js'
 
 type Json = Record<string, unknown>
 const measure = createTableMeasure()
@@ -178,7 +179,7 @@ describe('headings', () => {
         levels.forEach((level, i) => expect(level).toBeLessThanOrEqual(before[i]! + 1))
         expect(levels.filter((level) => level === 1).length).toBeLessThanOrEqual(1)
       }),
-      { seed: 6, numRuns: 40 },
+      runs(40),
     )
   })
 })

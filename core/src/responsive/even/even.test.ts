@@ -8,6 +8,7 @@ import { arbitraryPage, at, words } from '../../testing/page.js'
 import { createTableMeasure } from '../../text/measure.js'
 import { createSolver } from '../../layout/flow/solver.js'
 import { evenOut } from './index.js'
+import { runs } from '../../testing/runs.js'
 
 type Json = Record<string, unknown>
 const measure = createTableMeasure()
@@ -141,6 +142,6 @@ test('nothing on any page moves further than a hand is off', () => {
         expect(Math.abs(after.get(key)!.y - box.y)).toBeLessThanOrEqual(1.52)
       }
     }),
-    { seed: 5, numRuns: 60 },
+    runs(60),
   )
 })

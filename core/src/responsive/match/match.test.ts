@@ -5,6 +5,7 @@ import { design, frame, layer, text } from '../../testing/design.js'
 import { createTableMeasure } from '../../text/measure.js'
 import { assign } from '../../math/assign.js'
 import { matchArtboards } from './index.js'
+import { runs } from '../../testing/runs.js'
 
 type Json = Record<string, unknown>
 const measure = createTableMeasure()
@@ -53,6 +54,7 @@ describe('assignment', () => {
         const turned = cost[0]!.map((_, j) => cost.map((row) => row[j]!))
         expect(total(turned, assign(turned))).toBe(best(cost))
       }),
+      runs(),
     )
   })
 
@@ -144,7 +146,7 @@ test('on artboards derived from one another by edits, at least 98 % of the pairs
         }
       })
     }),
-    { seed: 5, numRuns: 150 },
+    runs(150),
   )
   expect(right / all).toBeGreaterThanOrEqual(0.98)
 })

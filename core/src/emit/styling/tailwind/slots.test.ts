@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { plainClasses, steppedClasses, valueSlot, variantOf, type Slot } from './slots.js'
+import { runs } from '../../../testing/runs.js'
 
 const flex: Slot = { slot: 'display', token: 'flex' }
 const padding = (left: string, right: string, top: string, bottom: string): Slot[] => [
@@ -95,5 +96,6 @@ test('a browser that applies the classes in order has every look at its width (p
         }
       })
     }),
+    runs(),
   )
 })

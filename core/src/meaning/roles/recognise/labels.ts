@@ -46,8 +46,20 @@ const isMarkedRequired = (label: View): boolean =>
 
 const isFree = (page: RolePage, text: View): boolean => page.roleOf(text) === undefined
 
-/** How far a text stands from a field it may name, in px: above it, or before it in its line. */
-const distanceTo = (text: View, field: View): number | undefined => {
+/** A person has said that it is a label; of what is still to be found. */
+const isLabelOfNothing = (page: RolePage, text: View): boolean => {
+  const reading = page.readings.get(text.key)
+  return reading?.role === 'label' && reading.names === undefined
+}
+
+/** What is ticked has its words behind it, no further away in px. */
+const BEHIND_PX = 24
+const TICKED = ['checkbox', 'radio', 'switch'] as const
+
+/** How far a text stands from a control it may name, in px: above it, before it in its line, or behind what is ticked. */
+const distanceTo = (text: View, field: View, isTicked: boolean): number | undefined => {
+  const behind = text.x - (field.x + field.width)
+  if (isTicked && isInLine(text, field) && behind >= 0 && behind <= BEHIND_PX) return behind
   const above = field.y - (text.y + text.height)
   const begins = Math.abs(text.x - field.x) <= 18
   if (begins && above > -6 && above <= ABOVE_PX) return Math.max(0, above)
@@ -56,12 +68,18 @@ const distanceTo = (text: View, field: View): number | undefined => {
   return undefined
 }
 
-const findLabel = (page: RolePage, field: View, inside: ReadonlySet<View>): View | undefined => {
+const findLabel = (
+  page: RolePage,
+  field: View,
+  inside: ReadonlySet<View>,
+  isTicked: boolean,
+): View | undefined => {
   let scope: View | undefined = field.parent
   for (let i = 0; scope && i < 4; i++, scope = scope.parent) {
     const near = scope.texts
-      .filter((text) => isFree(page, text) && !inside.has(text) && /\p{L}{2}/u.test(saidBy(text)))
-      .map((text) => ({ text, distance: distanceTo(text, field) }))
+      .filter((text) => isFree(page, text) || isLabelOfNothing(page, text))
+      .filter((text) => !inside.has(text) && /\p{L}{2}/u.test(saidBy(text)))
+      .map((text) => ({ text, distance: distanceTo(text, field, isTicked) }))
       .filter((one): one is { text: View; distance: number } => one.distance !== undefined)
       .sort((a, b) => a.distance - b.distance)
     if (near[0]) return near[0].text
@@ -91,7 +109,8 @@ export const readLabels = (page: RolePage): void => {
   for (const control of controls) {
     const reading = page.readings.get(control.key)!
     const known = reading.labelledBy === undefined ? undefined : texts.get(reading.labelledBy)
-    const label = known ?? findLabel(page, boxOf(page, control), inside)
+    const isTicked = page.is(control, ...TICKED)
+    const label = known ?? findLabel(page, boxOf(page, control), inside, isTicked)
     if (reading.role === 'textbox' && !reading.input) {
       page.amend(control, { input: inputTypeOf(label ? saidBy(label) : '', saidBy(control)) })
     }
@@ -105,6 +124,11 @@ export const readLabels = (page: RolePage): void => {
     if (!label) continue
     if (isMarkedRequired(label) && reading.isRequired === undefined) {
       page.amend(control, { isRequired: true })
+    }
+    if (isLabelOfNothing(page, label)) {
+      page.amend(label, { names: control.key })
+      page.amend(control, { labelledBy: label.key })
+      continue
     }
     const named = page.set(label, {
       role: 'label',

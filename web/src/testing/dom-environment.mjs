@@ -1,0 +1,16 @@
+// The browser of component tests: jsdom, with the few globals it lacks and the interface uses.
+import jsdom from 'jest-environment-jsdom'
+
+class Quiet {
+  observe() {}
+  unobserve() {}
+  disconnect() {}
+}
+
+export default class DomEnvironment extends jsdom.TestEnvironment {
+  async setup() {
+    await super.setup()
+    const { TextDecoder, TextEncoder, Uint8Array } = globalThis
+    Object.assign(this.global, { TextDecoder, TextEncoder, Uint8Array, ResizeObserver: Quiet })
+  }
+}
