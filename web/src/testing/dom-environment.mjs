@@ -1,5 +1,5 @@
 // The browser of component tests: jsdom, with the few globals it lacks and the interface uses.
-import jsdom from 'jest-environment-jsdom'
+import { TestEnvironment } from 'jest-environment-jsdom'
 
 class Quiet {
   observe() {}
@@ -7,7 +7,7 @@ class Quiet {
   disconnect() {}
 }
 
-export default class DomEnvironment extends jsdom.TestEnvironment {
+export default class DomEnvironment extends TestEnvironment {
   async setup() {
     await super.setup()
     const { TextDecoder, TextEncoder, Uint8Array } = globalThis
