@@ -36,7 +36,7 @@ const project = (name) => ({ ...common, displayName: name, rootDir: `<rootDir>/$
 
 export default {
   // Bundlers and compilers run in some; machines that do other things as well are slow.
-  testTimeout: 30_000,
+  testTimeout: 90_000,
   projects: [
     'core',
     'flutter-stand-in',

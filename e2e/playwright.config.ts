@@ -7,7 +7,7 @@ export default defineConfig({
   workers: 2,
   fullyParallel: true,
   // A machine that stands still for half a minute is no fault of the app.
-  timeout: 180_000,
+  timeout: 300_000,
   expect: { timeout: 40_000 },
   reporter: process.env['PLAYWRIGHT_JSON_OUTPUT_FILE'] ? [['list'], ['json']] : [['list']],
   use: {

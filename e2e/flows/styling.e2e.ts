@@ -73,7 +73,7 @@ for (const [design, target, stylings] of [
   test(`${design} as ${target} looks the same in every styling at three widths`, async ({
     page,
   }) => {
-    test.setTimeout(240_000)
+    test.setTimeout(600_000)
     const names = ['tailwind', ...stylings]
     const folders: string[] = []
     for (const styling of names) folders.push(await make(design, target, styling))

@@ -155,7 +155,7 @@ test.describe('delivered pages', () => {
     test(`${name}: no page scrolls sideways and no text is cut, from 320 to 2560 px`, async ({
       page,
     }) => {
-      test.setTimeout(120_000)
+      test.setTimeout(300_000)
       const pages = readdirSync(sites.get(name)!).filter((file) => file.endsWith('.html'))
       await serveSite(page, sites.get(name)!)
       await page.setViewportSize({ width: 2600, height: 900 })

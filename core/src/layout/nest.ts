@@ -1,3 +1,4 @@
+import { withPaintOpacity } from '../design/paint-opacity.js'
 import { INFERRED } from '../design/node-key.js'
 import { isSameBox, resolveCorners, type Box } from '../design/geometry.js'
 import { hasBehaviour } from '../design/interaction.js'
@@ -161,6 +162,13 @@ const mergeTokens = (
   return Object.keys(kept).length > 0 ? kept : undefined
 }
 
+/** What holds something fades by itself: its opacity is that of its paints. */
+const asHolder = (piece: Piece): Piece => {
+  const background = asBackground(piece)
+  const layer = withPaintOpacity(background.layer)
+  return layer === background.layer ? background : { ...background, layer }
+}
+
 /** A picture with something on it is the fill of a shape. */
 const asBackground = (piece: Piece): Piece => {
   if (piece.layer.type !== 'image') return piece
@@ -203,7 +211,7 @@ export const nestPieces = (pieces: readonly Piece[]): readonly Nest[] => {
   }
   const build = (piece: Piece): Nest => {
     let inside = contents.get(piece) ?? []
-    let whole = inside.length > 0 ? asBackground(piece) : piece
+    let whole = inside.length > 0 ? asHolder(piece) : piece
     for (;;) {
       const twin = inside.find(
         (p) => p.kind === 'surface' && isSameBox(whole.box, p.box, SAME_BOX_PX),

@@ -1,7 +1,7 @@
 import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import { dirname, join, resolve } from 'node:path'
 import { Inject, Injectable } from '@nestjs/common'
-import { filter, type Observable } from 'rxjs'
+import { filter, map, type Observable } from 'rxjs'
 import {
   EMPTY_GLOSSARY,
   GLOSSARY_FILE,
@@ -109,9 +109,13 @@ export class CodebasesService {
     if (folder === undefined) throw notFound('codebase')
     const isOwn = (path: string): boolean =>
       path === GLOSSARY_FILE && this.written.get(folder) === readText(join(folder, path))
-    return this.watched
-      .of(folder)
-      .pipe(filter((one) => 'problem' in one || one.paths.length === 0 || !one.paths.every(isOwn)))
+    // Nothing is told of what changed here alone; that nothing has changed yet is told, as the beginning.
+    return this.watched.of(folder).pipe(
+      filter((one) => 'problem' in one || one.paths.length === 0 || !one.paths.every(isOwn)),
+      map((one) =>
+        'problem' in one ? one : { ...one, paths: one.paths.filter((path) => !isOwn(path)) },
+      ),
+    )
   }
 
   private async scan(folder: string): Promise<ProjectCodebase> {

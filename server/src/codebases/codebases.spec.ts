@@ -177,7 +177,6 @@ test('changes of the codebase are told, and what is written here is not', async 
   }
   await waitFor('"paths":[]')
   await http.put(path('/glossary')).send({ glossary: GLOSSARY }).expect(200)
-  await new Promise((done) => setTimeout(done, 400))
   writeFileSync(join(allowed('react'), 'src/kit/Buoy.tsx'), 'export const Buoy = () => null')
   await waitFor('Buoy.tsx')
   expect(heard).not.toContain('unimorph.glossary.json')

@@ -1,6 +1,7 @@
 import { roundPx } from '../../design/geometry.js'
 import type { TextLayer } from '../../design/layer.js'
 import type { LayoutNode } from '../../layout/index.js'
+import { withOwnDecorations } from '../../text/own-decoration.js'
 import type { UiNode, UiPlace, UiStyle, UiText } from '../nodes.js'
 import type { BuildContext, Surroundings } from './context.js'
 import { buildAct, buildLink } from './link.js'
@@ -40,7 +41,7 @@ export const buildText = (
   node: LayoutNode,
   around: Surroundings,
 ): UiNode => {
-  const layer = node.layer as TextLayer
+  const layer = withOwnDecorations(node.layer as TextLayer)
   const style = buildStyle(context, node, around)
   const wraps = !node.keepsLines
   const link = buildLink(context, layer, around)

@@ -9,15 +9,22 @@ export const decimal = (value: number): string => String(Math.round(value * 100)
 // The default scale counts in quarters of a rem, 4 px; its own steps are whole and half numbers.
 const SCALE_PX = 4
 
-/** A length as a step of the spacing scale where there is one: 16 → `4`, 1 → `px`, 13 → `[13px]`. */
-export const spacing = (px: number): string => {
+const round = (px: number): number => Math.round(px * 100) / 100
+
+/**
+ * A length as a step of the spacing scale where there is one: 16 → `4`, 1 → `px`, 13 → `[13px]`. Gaps, padding and sizes are
+ * never negative: what lies below nothing by a rounding is nothing, as a declaration with it would be dropped.
+ */
+export const spacing = (length: number): string => {
+  const px = Math.max(0, round(length))
   if (px === 1) return 'px'
   const step = px / SCALE_PX
   return Number.isInteger(step * 2) ? String(step) : `[${decimal(px)}px]`
 }
 
 /** A length that may be negative: -12 → `-3`, -13 → `-[13px]`. */
-export const signedSpacing = (px: number): string => (px < 0 ? `-${spacing(-px)}` : spacing(px))
+export const signedSpacing = (px: number): string =>
+  round(px) < 0 ? `-${spacing(-px)}` : spacing(px)
 
 /** `#112233` → `#123` */
 export const shorten = (color: string): string =>

@@ -16,33 +16,33 @@ const code = { rect: rect(950, 400, 1100, 418), lane: source }
 
 test('joins row, design, result and code from left to right', () => {
   expect(threadPaths({ row, design, result, code })).toEqual([
-    'M200 213.5H215V320.5H300',
-    'M500 320.5H550.5V330.5H600',
-    'M800 330.5H897V409.5H912',
+    'M200 213.5H215V300.5H300',
+    'M500 300.5H550.5V310.5H600',
+    'M800 310.5H897V409.5H912',
   ])
 })
 
 test('leads from the design to the code where the result lies below it', () => {
   const below = { ...result, rect: rect(300, 500, 500, 540) }
   expect(threadPaths({ row, design, result: below, code })).toEqual([
-    'M200 213.5H215V320.5H300',
-    'M500 320.5H897V409.5H912',
+    'M200 213.5H215V300.5H300',
+    'M500 300.5H897V409.5H912',
   ])
 })
 
 test('begins at the result where no design is shown', () => {
-  expect(threadPaths({ row, result })).toEqual(['M200 213.5H215V330.5H600'])
+  expect(threadPaths({ row, result })).toEqual(['M200 213.5H215V310.5H600'])
 })
 
 test('leaves out what is scrolled out of its lane', () => {
   const gone = { ...row, rect: rect(0, 20, 200, 46) }
-  expect(threadPaths({ row: gone, design, code })).toEqual(['M500 320.5H897V409.5H912'])
+  expect(threadPaths({ row: gone, design, code })).toEqual(['M500 300.5H897V409.5H912'])
   expect(threadPaths({ row, design: { ...design, rect: rect(300, 900, 500, 940) } })).toEqual([])
 })
 
 test('meets a box that is partly scrolled away where it is seen', () => {
   const cut = { ...design, rect: rect(300, 680, 500, 900) }
-  expect(threadPaths({ row, design: cut })).toEqual(['M200 213.5H215V690.5H300'])
+  expect(threadPaths({ row, design: cut })).toEqual(['M200 213.5H215V680.5H300'])
 })
 
 test('says nothing while nothing is found', () => {

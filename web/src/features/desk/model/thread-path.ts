@@ -38,13 +38,21 @@ const seenOf = (anchor: Anchor): Rect | undefined => {
 }
 
 const middleOf = ({ top, bottom }: Rect): number => Math.round((top + bottom) / 2) + 0.5
+/** It meets boxes at their upper corners, where it lies on no measure. */
+const topOf = ({ top }: Rect): number => Math.round(top) + 0.5
 
 /** How far from the edge of a lane the thread turns. */
 const TURN_PX = 9
 
-/** From the right edge of one place to the left edge of another: level, upright at `turnX`, level again. */
-const lead = (from: Rect, to: Rect, turnX: number): string =>
-  `M${from.right} ${middleOf(from)}H${turnX}V${middleOf(to)}H${to.left}`
+/** From one point to another on its right: level, upright at `turnX`, level again. */
+const lead = (
+  from: { readonly x: number; readonly y: number },
+  to: { readonly x: number; readonly y: number },
+  turnX: number,
+): string => `M${from.x} ${from.y}H${turnX}V${to.y}H${to.x}`
+
+const leftOf = (box: Rect) => ({ x: box.left, y: topOf(box) })
+const rightOf = (box: Rect) => ({ x: box.right, y: topOf(box) })
 
 /**
  * The thread as path data, one stretch for each pair of neighbours that can be seen: row to design, design to result, and the
@@ -58,16 +66,24 @@ export const threadPaths = ({ row, design, result, code }: Anchors): readonly st
   const paths: string[] = []
   if (rowSeen && first) {
     const lane = (designSeen ? design : result)!.lane
-    paths.push(lead({ ...rowSeen, right: row!.lane.right }, first, lane.left + TURN_PX))
+    paths.push(
+      lead({ x: row!.lane.right, y: middleOf(rowSeen) }, leftOf(first), lane.left + TURN_PX),
+    )
   }
   if (isBeside) {
     paths.push(
-      lead(designSeen, resultSeen, Math.round((designSeen.right + resultSeen.left) / 2) + 0.5),
+      lead(
+        rightOf(designSeen),
+        leftOf(resultSeen),
+        Math.round((designSeen.right + resultSeen.left) / 2) + 0.5,
+      ),
     )
   }
   if (last && codeSeen) {
     const lane = (last === resultSeen ? result : design)!.lane
-    paths.push(lead(last, { ...codeSeen, left: code!.lane.left }, lane.right - TURN_PX))
+    paths.push(
+      lead(rightOf(last), { x: code!.lane.left, y: middleOf(codeSeen) }, lane.right - TURN_PX),
+    )
   }
   return paths
 }
