@@ -6,7 +6,8 @@ export default defineConfig({
   // Each worker has a server, port and database of its own.
   workers: 2,
   fullyParallel: true,
-  // A machine that stands still for half a minute is no fault of the app.
+  // A machine that stands still for half a minute is no fault of the app; what passed only when tried again is told.
+  retries: process.env['CI'] ? 1 : 0,
   timeout: 300_000,
   expect: { timeout: 40_000 },
   reporter: process.env['PLAYWRIGHT_JSON_OUTPUT_FILE'] ? [['list'], ['json']] : [['list']],

@@ -192,6 +192,7 @@ if (stateOf('Packages') === 'passed' && stateOf('Database binding') === 'passed'
 
 const totals = { passed: 0, failed: 0, skipped: 0 }
 const slow = []
+const unsteady = []
 const unit = readJson(unitFile)
 if (unit) {
   totals.passed += unit.numPassedTests
@@ -210,6 +211,7 @@ if (flows) {
     for (const { title, tests } of suite.specs ?? []) {
       const ms = tests.flatMap((test) => test.results).reduce((sum, one) => sum + one.duration, 0)
       slow.push({ name: `${path} › ${title}`, ms })
+      if (tests.some(({ status }) => status === 'flaky')) unsteady.push(`${path} › ${title}`)
     }
     for (const inner of suite.suites ?? []) {
       visit(inner, inner.file === inner.title ? inner.title : `${path} › ${inner.title}`)
@@ -233,6 +235,10 @@ if (slow.length > 0) {
   const first = slow.sort((a, b) => b.ms - a.ms).slice(0, SLOWEST)
   for (const { name, ms } of first)
     console.log(`  ${(ms / 1000).toFixed(1).padStart(6)} s  ${name}`)
+}
+if (unsteady.length > 0) {
+  console.log('\nPassed only when tried again')
+  for (const name of unsteady) console.log(`  ${name}`)
 }
 if (existsSync(siteCounts)) {
   const counts = readFileSync(siteCounts, 'utf8').trim().split('\n')
