@@ -1,19 +1,19 @@
 import { spawnSync } from 'node:child_process'
-import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs'
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { expect, test } from '@playwright/test'
 import { buildProject } from '@unimorph/cli'
+import { listFiles } from '../sites/cache.js'
 import { demo, site, type SiteOptions } from '../sites/site.js'
 
 const contentOf = (folder: string): Readonly<Record<string, string>> =>
   Object.fromEntries(
-    readdirSync(folder, { recursive: true, withFileTypes: true })
-      .filter((entry) => entry.isFile())
-      .map((entry) => join(entry.parentPath, entry.name))
-      .sort()
-      .map((path) => [path.slice(folder.length), readFileSync(path).toString('base64')]),
+    listFiles(folder).map((path) => [
+      path.slice(folder.length),
+      readFileSync(path).toString('base64'),
+    ]),
   )
 
 let folder: string

@@ -25,7 +25,8 @@ export const hashOf = (...parts: readonly (string | Uint8Array)[]): string => {
   return hash.digest('hex').slice(0, 32)
 }
 
-const listFiles = (folder: string): string[] =>
+/** All files in a folder and below it, sorted. */
+export const listFiles = (folder: string): string[] =>
   readdirSync(folder, { recursive: true, withFileTypes: true })
     .filter((entry) => entry.isFile())
     .map((entry) => join(entry.parentPath, entry.name))

@@ -1,8 +1,8 @@
-import { readdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { readFileSync, writeFileSync } from 'node:fs'
 import { join, resolve } from 'node:path'
 import { buildProject, convertFiles, writeFiles, type ConvertOptions } from '@unimorph/cli'
 import type { EmittedFile, SettingsFile } from '@unimorph/core'
-import { cached, hashOf, hashOfBuilt, hashOfTools } from './cache.js'
+import { cached, hashOf, hashOfBuilt, hashOfTools, listFiles } from './cache.js'
 
 const ROOT = resolve(import.meta.dirname, '../..')
 
@@ -56,13 +56,7 @@ export const project = async (
 }
 
 const hashOfFolder = (folder: string): string =>
-  hashOf(
-    ...readdirSync(folder, { recursive: true, withFileTypes: true })
-      .filter((entry) => entry.isFile())
-      .map((entry) => join(entry.parentPath, entry.name))
-      .sort()
-      .flatMap((path) => [path.slice(folder.length), readFileSync(path)]),
-  )
+  hashOf(...listFiles(folder).flatMap((path) => [path.slice(folder.length), readFileSync(path)]))
 
 /**
  * The site that a delivered project's own tools build. The only place that builds delivered projects in the flows: once for

@@ -22,21 +22,10 @@ export const Marks = ({
 )
 
 /** A thin line, as path data. */
-export const InkLine = ({
-  d,
-  isDashed = false,
-}: {
-  readonly d: string
-  readonly isDashed?: boolean
-}) => (
+export const InkLine = ({ d }: { readonly d: string }) => (
   <g fill="none" strokeLinecap="butt">
     <path d={d} className="stroke-paper/80" strokeWidth={3} />
-    <path
-      d={d}
-      className="stroke-ink"
-      strokeWidth={1}
-      {...(isDashed ? { strokeDasharray: '4 3' } : {})}
-    />
+    <path d={d} className="stroke-ink" strokeWidth={1} />
   </g>
 )
 

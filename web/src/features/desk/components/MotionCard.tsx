@@ -1,5 +1,5 @@
-import type { Entrance, Hover } from '@unimorph/core'
-import { useState, type ReactNode } from 'react'
+import type { Entrance, Hover, TokenType } from '@unimorph/core'
+import { useState, type ComponentProps, type ReactNode } from 'react'
 import { Button } from '../../../shared/ui/Button'
 import { Choice } from '../../../shared/ui/Choice'
 import { useDesk } from '../model/desk-store'
@@ -61,6 +61,15 @@ const Line = ({
   </div>
 )
 
+/** One of the design's tokens of a type; only effects that take a token read the list. */
+const DesignTokenSelect = ({
+  type,
+  ...props
+}: Omit<ComponentProps<typeof TokenSelect>, 'tokens'> & { readonly type: TokenType }) => {
+  const tokens = useTokens()?.tokens ?? []
+  return <TokenSelect {...props} tokens={tokens.filter((token) => token.type === type)} />
+}
+
 /** The figure or token of an effect on hover. */
 const EffectValue = ({
   effect,
@@ -69,7 +78,6 @@ const EffectValue = ({
   readonly effect: Effect
   readonly onChange: (effect: Effect) => void
 }) => {
-  const tokens = useTokens()?.tokens ?? []
   switch (effect.kind) {
     case 'scale':
       return (
@@ -106,10 +114,10 @@ const EffectValue = ({
       return null
     case 'shadow':
       return (
-        <TokenSelect
+        <DesignTokenSelect
           label="Shadow token"
           none="large, soft"
-          tokens={tokens.filter(({ type }) => type === 'shadow')}
+          type="shadow"
           value={effect.token}
           onChange={(token) =>
             onChange({ kind: 'shadow', ...(token ? { token: token.name } : {}) })
@@ -120,10 +128,10 @@ const EffectValue = ({
       const hex = effect.color.slice(0, 7)
       return (
         <>
-          <TokenSelect
+          <DesignTokenSelect
             label="Background token"
             none={hex}
-            tokens={tokens.filter(({ type }) => type === 'color')}
+            type="color"
             value={effect.token}
             onChange={(token) => {
               const [color] = Object.values(token?.values ?? {})

@@ -15,7 +15,7 @@ const typeOf = ({ kind, of, fields, options = [] }: Prop): string => {
 
 const ALWAYS = '\u0000always'
 
-/** What may be said of a prop default. */
+/** The choices for a prop's default. */
 const choicesOf = ({ kind, options = [] }: Prop): readonly (readonly [string, string])[] =>
   kind === 'flag'
     ? [
@@ -35,7 +35,7 @@ type Props = {
   readonly mayBeNumber: boolean
 }
 
-/** Something a component is given: what it is called, what it is, and what holds default. */
+/** Something a component is given: what it is called, what it is, and its default. */
 export const PropRow = ({ part, prop, isLacking, mayBeNumber }: Props) => {
   const edit = useDesk((s) => s.edit)
   const [name, setName] = useState(prop.name)
