@@ -112,6 +112,7 @@ const runUnit = async () => {
     `--maxWorkers=${availableParallelism()}`,
     '--json',
     `--outputFile=${unitFile}`,
+    ...(options.quick ? ['--testPathIgnorePatterns', ...SLOW] : []),
     ...(options.only === undefined
       ? []
       : ['--passWithNoTests', '--testPathPatterns', options.only]),
@@ -134,7 +135,6 @@ const runFlows = () =>
       '--',
       ...[
         ...(options.quick ? ['--grep', '@quick'] : []),
-        ...(options.quick ? ['--testPathIgnorePatterns', ...SLOW] : []),
         ...(options.only === undefined ? [] : [options.only, '--pass-with-no-tests']),
         ...(options.failed ? ['--last-failed', '--pass-with-no-tests'] : []),
       ],
