@@ -1,118 +1,129 @@
-import { spawnSync } from 'node:child_process'
-import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join, resolve } from 'node:path'
+import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { dirname, join, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import { parseArgs } from 'node:util'
+import { SOURCES, type PageRun, type SourceId } from './practice/figures.js'
+import { shareOut } from './practice/share-out.js'
+import type { Job } from './practice/score-page.js'
+import { meansOf, printChanges, printRoles, printTable, type Means } from './practice/table.js'
 import { compareDrawings } from './drawing.js'
 import { measureRepeated } from './repeated.js'
-import { measureStructure } from './structure.js'
 
-// Converts captured pages with the command line and has them scored by the scorer that lies beside them.
+// Converts captured pages to HTML and has them scored by the scorer that lies beside them.
 const ROOT = resolve(fileURLToPath(new URL('../..', import.meta.url)))
 const PRACTICE = resolve(process.env['PRACTICE_DIR'] ?? join(ROOT, '../shared/practice'))
+/** The means of all pages, committed; what single pages give is kept beside the built sites only. */
+const COMMITTED = join(ROOT, 'bench/practice.json')
+const RESULTS = join(ROOT, '.cache/practice')
+const LAST = join(RESULTS, 'last.json')
 
-/** The targets whose delivered pages are scored: all that build into a site, where that is asked for. */
-const TARGETS = (process.env['PRACTICE_TARGETS'] ?? 'html').split(',')
+const { values: options } = parseArgs({
+  options: {
+    /** Sources to convert from, by their ids. */
+    sources: { type: 'string', default: 'one,three' },
+    /** Pages, by their names, or families. */
+    only: { type: 'string' },
+    /** Keeps pictures of each page and of what differs. */
+    shots: { type: 'boolean', default: false },
+    /** Prints the pages that changed most in a figure, such as within8@1280. */
+    changes: { type: 'string' },
+    roles: { type: 'boolean', default: false },
+    /** How often what a page repeats is written once, in React. */
+    repeated: { type: 'boolean', default: false },
+    /** Compares our drawing of the designs with the browser's. */
+    drawings: { type: 'boolean', default: false },
+    /** Writes the means as those to compare with. */
+    write: { type: 'boolean', default: false },
+  },
+})
 
-type Means = Record<string, Record<string, number | null> & number>
+const readJson = <T>(file: string, otherwise: T): T =>
+  existsSync(file) ? (JSON.parse(readFileSync(file, 'utf8')) as T) : otherwise
 
-const quote = (text: string): string => `'${text.replaceAll("'", "'\\''")}'`
+type Page = { readonly name: string; readonly family: string }
 
-/** Which files of a page are converted together. */
-type Source = { readonly variant: 'layered' | 'flat'; readonly from: 'the widest' | 'all widths' }
-
-const SOURCES: readonly Source[] = [
-  { variant: 'layered', from: 'the widest' },
-  { variant: 'flat', from: 'the widest' },
-  { variant: 'layered', from: 'all widths' },
-  { variant: 'flat', from: 'all widths' },
-]
-
-const percent = (value: number | null | undefined): string => `${((value ?? 0) * 100).toFixed(1)} %`
-
-const score = (
-  { variant, from }: Source,
-  target: string,
-  folder: string,
-  extra: readonly string[],
-): void => {
-  const cli = quote(join(ROOT, 'cli/bin/unimorph.mjs'))
-  const script = join(folder, 'convert.sh')
-  // The scorer gives the input paths and, last, the folder for the site.
-  writeFileSync(
-    script,
-    `set -e\nout="\${@: -1}"\nset -- "\${@:1:$#-1}"\n${quote(process.execPath)} ${cli} convert "$@" --target ${quote(target)} --out "$out.project"\n` +
-      `${quote(process.execPath)} ${cli} build "$out.project" --site "$out"\n`,
-  )
-  const name = `${target}-${variant}-${from === 'all widths' ? 'all' : 'one'}`
-  const json = join(folder, `${name}.json`)
-  const options = { set: 'practice', variant, results: join(folder, name), json }
-  const args = ['run.mjs', ...Object.entries(options).flatMap(([key, v]) => [`--${key}`, v])]
-  if (from === 'all widths') args.push('--multi')
-  const command = `bash ${quote(script)} {input} {out}`
-  const { status } = spawnSync(process.execPath, [...args, '--cmd', command, ...extra], {
-    cwd: PRACTICE,
-    stdio: 'inherit',
+const choosePages = (): readonly Page[] => {
+  const { pages } = readJson<{ pages: readonly Page[] }>(join(PRACTICE, 'pages.json'), {
+    pages: [],
   })
-  if (status !== 0 || !existsSync(json))
-    throw new Error(`the scorer failed for the ${variant} files of ${from}, as ${target}`)
-  const { means } = JSON.parse(readFileSync(json, 'utf8')) as { means: Means }
-  console.log(
-    `${target}, ${variant}, from ${from}: macro-F1 of roles ${percent(means['macroF1'])} (goal 85 %, flat 75 %)`,
-  )
-  for (const width of ['1280', '768', '390']) {
-    const at = means[width]
-    if (!at) continue
-    console.log(
-      `${target}, ${variant}, from ${from}, at ${width}: text within 2 px ${percent(at['within2'])}, within 8 px ` +
-        `${percent(at['within8'])}, missing ${percent(at['missing'])}; pixels that differ ${percent(at['pixelMismatch'])}; ` +
-        `placed absolutely ${percent(at['absoluteShare'])}, with a width in px ${percent(at['pixelWidthShare'])}`,
-    )
-  }
-  console.log()
+  const wanted = options.only?.split(',')
+  return wanted
+    ? pages.filter(({ name, family }) => wanted.includes(name) || wanted.includes(family))
+    : pages
 }
 
-if (!existsSync(join(PRACTICE, 'run.mjs'))) {
+const chooseSources = (): readonly SourceId[] =>
+  options.sources.split(',').map((name) => {
+    if (name in SOURCES) return name as SourceId
+    throw new Error(`--sources ${name}: not known; allowed: ${Object.keys(SOURCES).join(', ')}`)
+  })
+
+const printProblems = (runs: readonly PageRun[]): void => {
+  for (const { page, source, errors, invalid } of runs) {
+    for (const error of errors) console.log(`FAILED ${source} ${page}: ${error}`)
+    if (invalid.length > 0) console.log(`Invalid in ${source} ${page}: ${invalid.join('; ')}`)
+  }
+}
+
+const printRepeated = (pages: readonly Page[]): void => {
+  const all = pages.map(({ name }) => measureRepeated(join(PRACTICE, name, 'design-1280-flat.svg')))
+  const sum = (of: 'runs' | 'once'): number => all.reduce((total, one) => total + one[of], 0)
+  console.log(
+    `\nFlat: ${sum('once')} of ${sum('runs')} runs of alike siblings are written once (goal 80 %)`,
+  )
+}
+
+const printDrawings = async (pages: readonly Page[]): Promise<void> => {
+  const files = pages.map(({ name }) => join(PRACTICE, name, 'design-1280.svg'))
+  const drawings = await compareDrawings(files)
+  const worst = Math.max(...drawings.map(({ share }) => share))
+  console.log(
+    `\nOur drawing of the ${files.length} designs differs from the browser's by at most ${(worst * 100).toFixed(2)} % of pixels (goal 1 %)`,
+  )
+}
+
+const main = async (): Promise<void> => {
+  const pages = choosePages()
+  const sources = chooseSources()
+  const jobs: Job[] = sources.flatMap((source) =>
+    pages.map(({ name, family }) => ({ page: name, family, source })),
+  )
+  const began = Date.now()
+  const runs = await shareOut(
+    jobs,
+    [PRACTICE, RESULTS, ...(options.shots ? ['shots'] : [])],
+    (done) => {
+      if (process.stderr.isTTY) process.stderr.write(`\r${done} of ${jobs.length} pages`)
+    },
+  )
+  if (process.stderr.isTTY) process.stderr.write('\r')
+  const committed = readJson<Means>(COMMITTED, {})
+  const before = readJson<readonly PageRun[]>(LAST, [])
+  console.log(printTable(runs, sources, committed))
+  for (const source of sources) {
+    if (!options.roles) continue
+    console.log(`\n${SOURCES[source].title}`)
+    console.log(printRoles(runs.filter((run) => run.source === source)))
+  }
+  for (const name of options.changes?.split(',') ?? []) {
+    console.log(`\n${printChanges(runs, before, name)}`)
+  }
+  console.log()
+  printProblems(runs)
+  if (options.repeated) printRepeated(pages)
+  if (options.drawings) await printDrawings(pages)
+  console.log(`${runs.length} pages in ${((Date.now() - began) / 1000).toFixed(0)} s`)
+  const isSame = (a: PageRun, b: PageRun): boolean => a.page === b.page && a.source === b.source
+  const kept = before.filter((old) => !runs.some((run) => isSame(run, old)))
+  mkdirSync(dirname(LAST), { recursive: true })
+  writeFileSync(LAST, JSON.stringify([...kept, ...runs]))
+  if (options.write) {
+    writeFileSync(COMMITTED, `${JSON.stringify({ ...committed, ...meansOf(runs) }, null, 2)}\n`)
+  }
+}
+
+if (!existsSync(join(PRACTICE, 'score.mjs'))) {
   console.log('Skipped: there is no practice set beside this folder (../shared/practice).')
 } else if (!existsSync(join(PRACTICE, 'node_modules'))) {
   console.log(`Skipped: run "npm install --ignore-scripts" in ${PRACTICE} first.`)
-} else {
-  const folder = mkdtempSync(join(tmpdir(), 'unimorph-practice-'))
-  try {
-    for (const target of TARGETS) {
-      for (const source of SOURCES) score(source, target, folder, process.argv.slice(2))
-    }
-    const pages = readdirSync(PRACTICE, { withFileTypes: true })
-      .map((entry) => entry.name)
-      .filter((name) => existsSync(join(PRACTICE, name, 'design-1280.svg')))
-    const files = pages.map((name) => join(PRACTICE, name, 'design-1280.svg'))
-    for (const name of pages) {
-      const flat = join(PRACTICE, name, 'design-1280-flat.svg')
-      const { similarity, overlays, fixed } = measureStructure(
-        join(PRACTICE, name, 'design-1280.svg'),
-        flat,
-      )
-      console.log(
-        `${name}: layouts of both files alike by ${similarity.toFixed(3)} (goal 0.85); of the flat one ` +
-          `${(overlays * 100).toFixed(1)} % over the flow, ${(fixed * 100).toFixed(1)} % of fixed width, pictures aside (goals 3 % and 20 %)`,
-      )
-    }
-    for (const variant of ['', '-flat']) {
-      const all = pages.map((name) =>
-        measureRepeated(join(PRACTICE, name, `design-1280${variant}.svg`)),
-      )
-      const sum = (of: 'runs' | 'once'): number => all.reduce((total, one) => total + one[of], 0)
-      console.log(
-        `${variant === '' ? 'layered' : 'flat'}: ${sum('once')} of ${sum('runs')} runs of alike siblings are written once, ` +
-          `${percent(sum('once') / sum('runs'))} (goal 80 %)`,
-      )
-    }
-    const drawings = await compareDrawings(files)
-    const worst = Math.max(...drawings.map(({ share }) => share))
-    console.log(
-      `our drawing of the ${files.length} designs differs from the browser's by at most ${(worst * 100).toFixed(2)} % of pixels (goal 1 %)`,
-    )
-  } finally {
-    rmSync(folder, { recursive: true, force: true })
-  }
-}
+} else await main()

@@ -120,6 +120,7 @@ export {
   type Match,
   type WidthReading,
 } from './responsive/index.js'
+export { createPlacing } from './responsive/place-page.js'
 export { readRoles, type RoleReading } from './meaning/roles/index.js'
 export { withParts } from './parts/index.js'
 export { isLibrary, LIBRARIES, type Library } from './parts/library-screen.js'
