@@ -127,3 +127,41 @@ export const containsBox = (outer: Box, inner: Box, tolerance = 0): boolean =>
   inner.y >= outer.y - tolerance &&
   inner.x + inner.width <= outer.x + outer.width + tolerance &&
   inner.y + inner.height <= outer.y + outer.height + tolerance
+
+/** The part of a box that lies in another; without extent where none does. */
+export const intersect = (a: Box, b: Box): Box => {
+  const [x, y] = [Math.max(a.x, b.x), Math.max(a.y, b.y)]
+  const right = Math.min(a.x + a.width, b.x + b.width)
+  const bottom = Math.min(a.y + a.height, b.y + b.height)
+  return { x, y, width: Math.max(0, right - x), height: Math.max(0, bottom - y) }
+}
+
+/** Corners closer than this are one, in px. */
+const SAME_CORNER_PX = 0.5
+
+/**
+ * The corners of a part of a rounded box: those that are corners of the whole stay round. Undefined where the part reaches
+ * into a round corner otherwise, which no box can look like.
+ */
+export const cutCorners = (whole: Box, corners: Corners, part: Box): Corners | undefined => {
+  const end = (box: Box, isEnd: boolean, axis: 'x' | 'y'): number =>
+    isEnd ? box[axis] + box[axis === 'x' ? 'width' : 'height'] : box[axis]
+  const cut = (radius: number, atRight: boolean, atBottom: boolean): number | undefined => {
+    const x = Math.abs(end(whole, atRight, 'x') - end(part, atRight, 'x'))
+    const y = Math.abs(end(whole, atBottom, 'y') - end(part, atBottom, 'y'))
+    if (radius === 0 || x >= radius || y >= radius) return 0
+    return x <= SAME_CORNER_PX && y <= SAME_CORNER_PX ? radius : undefined
+  }
+  const topLeft = cut(corners.topLeft, false, false)
+  const topRight = cut(corners.topRight, true, false)
+  const bottomRight = cut(corners.bottomRight, true, true)
+  const bottomLeft = cut(corners.bottomLeft, false, true)
+  if (
+    topLeft === undefined ||
+    topRight === undefined ||
+    bottomRight === undefined ||
+    bottomLeft === undefined
+  )
+    return undefined
+  return { topLeft, topRight, bottomRight, bottomLeft }
+}

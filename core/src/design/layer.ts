@@ -3,7 +3,14 @@ import { bindSchema, propValueSchema } from './component.js'
 import { boxSchema, cornersSchema, lengthPx, pointSchema } from './geometry.js'
 import { entranceSchema, hoverSchema, linkSchema } from './interaction.js'
 import { arrangeSchema, autoLayoutSchema, constraintSchema, sizingSchema } from './layout.js'
-import { blendSchema, effectSchema, opacitySchema, paintSchema, strokeSchema } from './paint.js'
+import {
+  blendSchema,
+  effectSchema,
+  focusSchema,
+  opacitySchema,
+  paintSchema,
+  strokeSchema,
+} from './paint.js'
 import { drawnLineSchema, textRunSchema, textStyleSchema } from './text.js'
 
 const base = {
@@ -92,6 +99,7 @@ const imageSchema = z.strictObject({
   ...base,
   asset: z.string().min(1),
   fit: z.enum(['cover', 'contain', 'fill']).default('cover'),
+  focus: focusSchema.optional(),
   /** Absent: not known; empty: decoration only. */
   alt: z.string().optional(),
   strokes,

@@ -40,6 +40,16 @@ export type GradientStop = z.infer<typeof stopSchema>
 const common = { opacity: opacitySchema.default(1), blend: blendSchema.default('normal') }
 const stops = z.array(stopSchema).min(2)
 
+/**
+ * Which part of a picture with `fit: cover` is seen where it is cut off: at 0 its left or top side stands at that of its box,
+ * at 1 its right or bottom side, at 0.5 the middles; as `object-position` counts in per cent. In the middle when absent.
+ */
+export const focusSchema = z.strictObject({
+  x: z.number().min(0).max(1),
+  y: z.number().min(0).max(1),
+})
+export type Focus = z.infer<typeof focusSchema>
+
 export const paintSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('solid'), color: colorSchema, ...common }),
   z.strictObject({ kind: z.literal('linear'), from: unitPoint, to: unitPoint, stops, ...common }),
@@ -69,6 +79,7 @@ export const paintSchema = z.discriminatedUnion('kind', [
     fit: z.enum(['cover', 'contain', 'fill', 'tile']).default('cover'),
     /** Box of one tile in px from the layer's corner, for `tile`; absent: as large as the picture. */
     tile: boxSchema.optional(),
+    focus: focusSchema.optional(),
     ...common,
   }),
 ])

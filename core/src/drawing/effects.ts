@@ -7,7 +7,7 @@ import { element } from './svg-writer.js'
 type Shadow = Extract<Effect, { kind: 'shadow' }>
 
 /** Space around a box that its effects may reach into. A Gaussian has faded away after three deviations. */
-const reachOf = (effects: readonly Effect[]): number =>
+export const reachOf = (effects: readonly Effect[]): number =>
   Math.ceil(
     effects.reduce((most, effect) => {
       if (effect.kind === 'blur') return Math.max(most, effect.radius * 3)

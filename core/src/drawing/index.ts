@@ -6,7 +6,7 @@ import type { Paint, Stroke } from '../design/paint.js'
 import { NO_FONTS, type Font } from '../text/face.js'
 import { applyCase, measureWith, type TextMeasure } from '../text/measure.js'
 import { layOutText } from '../text/wrap.js'
-import { drawEffects } from './effects.js'
+import { drawEffects, reachOf } from './effects.js'
 import { drawAngular, drawBackdrop } from './html-box.js'
 import { drawFontRules } from './fonts.js'
 import { aspectOf, drawPaint, DrawingContext } from './paint.js'
@@ -199,13 +199,25 @@ const drawPicture = (pen: Pen, layer: Layer & { type: 'image' }): string => {
   const isRound = Object.values(corners).some((r) => r > 0)
   const clip = isRound ? defineClip(pen, layer) : undefined
   const { width, height } = layer.box
-  return element('image', {
+  const image = element('image', {
     href,
-    width,
-    height,
+    ...placePicture(layer, pen.context.assets[layer.asset]),
     preserveAspectRatio: aspectOf(layer.fit),
-    'clip-path': clip,
+    'clip-path': layer.focus ? undefined : clip,
   })
+  if (!layer.focus) return image
+  return element('svg', { width, height, overflow: 'hidden', 'clip-path': clip }, image)
+}
+
+/** Where all of a picture lies of which a part is seen; its box where it is seen whole, or where its size is not known. */
+const placePicture = (
+  { box: { width, height }, fit, focus }: Layer & { type: 'image' },
+  asset: Asset | undefined,
+): Readonly<Record<string, number>> => {
+  if (fit !== 'cover' || !focus || !asset?.width || !asset.height) return { width, height }
+  const scale = Math.max(width / asset.width, height / asset.height)
+  const whole = { width: asset.width * scale, height: asset.height * scale }
+  return { ...whole, x: (width - whole.width) * focus.x, y: (height - whole.height) * focus.y }
 }
 
 const defineClip = (pen: Pen, layer: Layer): string => {
@@ -260,6 +272,14 @@ const drawContent = (pen: Pen, layer: Layer): string => {
   return fills + inside + strokes
 }
 
+/** A shape without paint whose shadow is seen around it, as around a box in CSS. */
+const isShadowAlone = (layer: Layer): boolean =>
+  'fills' in layer &&
+  layer.type !== 'frame' &&
+  layer.fills.length === 0 &&
+  layer.strokes.length === 0 &&
+  layer.effects.some((effect) => effect.kind === 'shadow' && !effect.inset)
+
 const drawLayerAt = (pen: Pen, layer: Layer): string => {
   if (!layer.visible) return ''
   const { x, y, width, height } = layer.box
@@ -268,6 +288,7 @@ const drawLayerAt = (pen: Pen, layer: Layer): string => {
     : ''
   const isMoved = x !== 0 || y !== 0 || turn !== ''
   const transform = isMoved ? `translate(${formatNumber(x)} ${formatNumber(y)})${turn}` : undefined
+  const isBare = isShadowAlone(layer)
   const drawn = element(
     'g',
     {
@@ -275,9 +296,14 @@ const drawLayerAt = (pen: Pen, layer: Layer): string => {
       transform,
       opacity: layer.opacity < 1 ? layer.opacity : undefined,
       filter: drawEffects(pen.context, layer.effects, layer.box),
+      mask: isBare ? defineOutside(pen, layer, reachOf(layer.effects)) : undefined,
       style: blendStyle(layer.blend),
     },
-    drawContent(pen, layer),
+    isBare
+      ? outlineOf(layer)
+          .map((o) => element(o.name, o.attributes))
+          .join('')
+      : drawContent(pen, layer),
   )
   const behind = layer.effects.flatMap((effect) =>
     effect.kind === 'backdrop-blur' && effect.radius > 0

@@ -11,6 +11,11 @@ export type Draft = {
   readonly node: LayoutNode
   /** As large as its content needs, in px; undefined along an axis where only the parent can say. */
   readonly natural: { readonly width: number | undefined; readonly height: number | undefined }
+  /**
+   * Its width is that of things in it that take the width there is, so that it has to have one of its own: shapes ask for none
+   * (`shape`), pictures for that of their file, whatever else is there (`picture`).
+   */
+  readonly hollow?: 'shape' | 'picture' | undefined
   /** For texts of several lines: the widths that keep them. */
   readonly range?: WidthRange
   /** Where the first line's letters stand, from the top, in px. For texts. */
@@ -97,6 +102,12 @@ export const isShape = (node: LayoutNode): boolean =>
 
 /** Pictures nothing lies on. */
 export const isPicture = (node: LayoutNode): boolean => node.layer.type === 'image' && isShape(node)
+
+/** Whether content of its own keeps it as wide as it is drawn, where nothing else says how wide it is. */
+export const isHeldByContent = (draft: Draft): boolean =>
+  !isShape(draft.node) &&
+  draft.hollow === undefined &&
+  (isText(draft) || fitsItself(draft, 'width'))
 
 /** Keeps a box that is drawn higher than its content makes it as high as that. */
 export const keepHeight = ({ node, natural }: Draft): Limits => {

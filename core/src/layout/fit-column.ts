@@ -1,5 +1,5 @@
 import { NO_SIDES } from '../design/geometry.js'
-import { roundPx, type Sides } from '../design/geometry.js'
+import { roundPx, type Box, type Sides } from '../design/geometry.js'
 import { endOn } from './axis.js'
 import {
   borderOf,
@@ -19,6 +19,8 @@ import { isTight, limitText } from './text-width.js'
 /** Edges and middles this close are meant to be the same. */
 const SAME_PX = 1
 const SAME_MIDDLE_PX = 2
+/** Content this much narrower than what stretches beside it does not say how wide both are. */
+const HOLLOW_SLACK_PX = 0.5
 /** More room than this below the content than above it is free room, not padding. */
 const FREE_ROOM_PX = 24
 
@@ -163,7 +165,7 @@ const childNode = (
   const isStretched = across.stretches && (align === 'stretch' || !text)
   const width = isStretched
     ? 'stretch'
-    : natural.width === undefined || isShape(node)
+    : natural.width === undefined || isShape(node) || draft.hollow
       ? 'fixed'
       : 'fit'
   // A text of its own size in a stretching column stands where its letters stand.
@@ -189,8 +191,35 @@ const childNode = (
   }
 }
 
+/** Whether what stretches in a column, and not its content, is as wide as it is drawn. */
+const findHollow = (
+  drafts: readonly Draft[],
+  across: readonly Across[],
+  widths: readonly (number | undefined)[],
+  widest: number,
+): Draft['hollow'] => {
+  const isFree = (draft: Draft, i: number): boolean => across[i]!.stretches && !isText(draft)
+  const hasPicture = drafts.some(
+    (draft, i) => isFree(draft, i) && (isPicture(draft.node) || draft.hollow === 'picture'),
+  )
+  if (hasPicture) return 'picture'
+  const asked = drafts.map((draft, i) =>
+    isFree(draft, i) && (isShape(draft.node) || draft.hollow) ? 0 : (widths[i] ?? 0),
+  )
+  return Math.max(...asked) < widest - HOLLOW_SLACK_PX ? 'shape' : undefined
+}
+
+/** A box without a look of its own with the room that texts in it are given to spare. */
+const withSpareRoom = (box: Box, drafts: readonly Draft[]): Box => {
+  const texts = drafts.filter(({ range }) => range !== undefined).map(({ node }) => node.box)
+  const x = Math.min(box.x, ...texts.map((text) => text.x))
+  const right = Math.max(endOn(box, 'x'), ...texts.map((text) => endOn(text, 'x')))
+  return { ...box, x, width: right - x }
+}
+
 /** Reads things one under the other as a column. The drafts are in order from top to bottom. */
-export const fitColumn = (drafts: readonly Draft[], shell: Shell): Draft => {
+export const fitColumn = (drafts: readonly Draft[], given: Shell): Draft => {
+  const shell = given.isPadded ? given : { ...given, box: withSpareRoom(given.box, drafts) }
   const { box, isPadded } = shell
   const { left, right } = findPadding(drafts, shell)
   const width = box.width - left - right
@@ -223,6 +252,8 @@ export const fitColumn = (drafts: readonly Draft[], shell: Shell): Draft => {
       : natural.width + across[i]!.left + across[i]!.right,
   )
   const fitted = inner.every((w) => w !== undefined) ? Math.max(...inner) + left + right : undefined
+  const hollow =
+    fitted === undefined ? undefined : findHollow(drafts, across, inner, fitted - left - right)
   const missing = Math.min(0, below - border.bottom)
   return {
     node: {
@@ -241,5 +272,6 @@ export const fitColumn = (drafts: readonly Draft[], shell: Shell): Draft => {
       width: fitted,
       height: isOpen ? box.height - below + bottom : box.height - missing,
     },
+    hollow,
   }
 }

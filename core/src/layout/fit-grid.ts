@@ -4,6 +4,7 @@ import { mean } from '../math/statistics.js'
 import { endOn } from './axis.js'
 import {
   fitsItself,
+  isHeldByContent,
   isPicture,
   isShape,
   isText,
@@ -144,7 +145,8 @@ export const fitEven = (
       limits: { ...node.limits, ...(draft.range ? limitText(draft.range, cells[i]!.width) : {}) },
       margin: { ...NO_SIDES, left, top: align === 'centre' ? 0 : roundPx(node.box.y - top) },
       sizing: {
-        width: isText(draft) || isWhole || !isOwn ? 'stretch' : isShape(node) ? 'fixed' : 'fit',
+        width:
+          isText(draft) || isWhole || !isOwn ? 'stretch' : isHeldByContent(draft) ? 'fit' : 'fixed',
         height: isShape(node) || natural.height === undefined ? 'fixed' : 'fit',
       },
       ...(isText(draft) && !draft.range && hold ? { textAlign: hold } : {}),

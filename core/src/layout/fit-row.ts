@@ -4,6 +4,7 @@ import { endOn } from './axis.js'
 import {
   borderOf,
   fitsItself,
+  isHeldByContent,
   isPicture,
   isShape,
   isText,
@@ -13,7 +14,7 @@ import {
   type Shell,
 } from './draft.js'
 import { type CrossAlign, type LayoutNode } from './node.js'
-import { findSpacing, isEven } from './spacing.js'
+import { EVEN_PX, findSpacing, isEven } from './spacing.js'
 import { breaksElsewhere, chooseWidth } from './text-width.js'
 
 const SAME_PX = 1
@@ -56,6 +57,9 @@ const alignmentsOf = (
   return set
 }
 
+const withoutEnd = (set: ReadonlySet<CrossAlign>): Set<CrossAlign> =>
+  new Set([...set].filter((align) => align !== 'end'))
+
 const ORDER: readonly CrossAlign[] = ['centre', 'start', 'end', 'baseline', 'stretch']
 
 const findAlign = (
@@ -64,7 +68,10 @@ const findAlign = (
 ): { align: CrossAlign; each: readonly Set<CrossAlign>[] } => {
   const first = drafts.find((d) => d.baseline !== undefined)
   const baseline = first ? first.node.box.y + first.baseline! : NaN
-  const each = drafts.map((draft) => alignmentsOf(draft, extent, baseline))
+  const found = drafts.map((draft) => alignmentsOf(draft, extent, baseline))
+  // Where nothing reaches from top to bottom, what ends lowest makes the row as high as it is: it is not held by its end.
+  const isHigh = found.some((set) => set.has('start') && set.has('end'))
+  const each = isHigh ? found : found.map(withoutEnd)
   const count = (align: CrossAlign): number => each.filter((set) => set.has(align)).length
   const filled = drafts.filter((d, i) => each[i]!.has('stretch') && !isShape(d.node)).length
   if (filled > 1 && count('stretch') === drafts.length) return { align: 'stretch', each }
@@ -153,7 +160,8 @@ const findWidths = (drafts: readonly Draft[], gaps: readonly number[]): Widths =
   )
   const isRegular = drafts.length > 1 && isEven(widths) && isEven(gaps)
   const all = new Set(drafts.keys())
-  if (isRegular && boxes && (open.length > 0 || drafts.every((d) => isShape(d.node)))) {
+  const isFree = open.length > 0 || drafts.every((d) => isShape(d.node) || d.hollow !== undefined)
+  if (isRegular && boxes && isFree) {
     return { kind: 'stretch', which: all }
   }
   if (open.length === 0) return { kind: 'own' }
@@ -169,7 +177,8 @@ const findWidths = (drafts: readonly Draft[], gaps: readonly number[]): Widths =
   if (open.length === drafts.length && isEven(open.map((i) => widths[i]!))) {
     return { kind: 'stretch', which: all }
   }
-  return { kind: 'shares' }
+  // Things that lie over each other take no shares.
+  return gaps.every((gap) => gap >= -EVEN_PX) ? { kind: 'shares' } : { kind: 'own' }
 }
 
 const heightOf = (
@@ -230,11 +239,13 @@ export const fitRow = (drafts: readonly Draft[], shell: Shell): Draft => {
     ? { gap: 0, extra: gaps.map(() => 0) }
     : findSpacing(
         gaps,
-        free === undefined
-          ? undefined
-          : gaps.length === 1
-            ? LEAST_GAP_PX
-            : findSpacing(gaps.filter((_, i) => i !== free)).gap,
+        widths.kind === 'shares'
+          ? Math.max(0, Math.min(...gaps.map(roundPx)))
+          : free === undefined
+            ? undefined
+            : gaps.length === 1
+              ? LEAST_GAP_PX
+              : findSpacing(gaps.filter((_, i) => i !== free)).gap,
       )
 
   // What a single open child would get.
@@ -257,13 +268,7 @@ export const fitRow = (drafts: readonly Draft[], shell: Shell): Draft => {
     const isKept = isHeld && free !== undefined && !range
     const stretches = isOpenHere && !(isTooWide && widths.kind === 'stretch')
     const isWide = range && !stretches
-    const width = stretches
-      ? 'stretch'
-      : isShape(node) ||
-          draft.natural.width === undefined ||
-          !(isText(draft) || fitsItself(draft, 'width'))
-        ? 'fixed'
-        : 'fit'
+    const width = stretches ? 'stretch' : isHeldByContent(draft) ? 'fit' : 'fixed'
     const ratio = stretches && isPicture(node) ? { ratio: node.box.width / node.box.height } : {}
     return {
       ...node,
@@ -281,6 +286,7 @@ export const fitRow = (drafts: readonly Draft[], shell: Shell): Draft => {
     }
   })
   const padding = { top, right: along.trail, bottom, left: along.lead }
+  // Where gaps differ, the wider ones are part of the columns after them.
   const shares = drafts.map((d, i) => roundPx(d.node.box.width + (i > 0 ? extra[i - 1]! : 0)))
   return {
     node: {

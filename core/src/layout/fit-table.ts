@@ -1,7 +1,15 @@
 import { NO_SIDES } from '../design/geometry.js'
 import { roundPx, type Box } from '../design/geometry.js'
 import { endOn } from './axis.js'
-import { fitsItself, isShape, isText, shellNode, type Draft, type Shell } from './draft.js'
+import {
+  fitsItself,
+  isHeldByContent,
+  isShape,
+  isText,
+  shellNode,
+  type Draft,
+  type Shell,
+} from './draft.js'
 import { type LayoutNode } from './node.js'
 import { isEven } from './spacing.js'
 import { isTight, limitText } from './text-width.js'
@@ -83,7 +91,7 @@ export const fitTableRow = (drafts: readonly Draft[], table: TableColumns, shell
       limits: { ...node.limits, ...(draft.range ? limitText(draft.range, room) : {}) },
       margin: { ...NO_SIDES, ...margin, top: isCentred ? 0 : roundPx(node.box.y - contentTop) },
       sizing: {
-        width: stands ? 'stretch' : isShape(node) ? 'fixed' : isOwn ? 'fit' : 'stretch',
+        width: stands || !isOwn ? 'stretch' : isHeldByContent(draft) ? 'fit' : 'fixed',
         height: isShape(node) || natural.height === undefined ? 'fixed' : 'fit',
       },
       ...(stands && hold !== 'start' ? { textAlign: hold } : {}),

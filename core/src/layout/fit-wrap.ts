@@ -1,9 +1,9 @@
 import { roundPx, type Box } from '../design/geometry.js'
 import { mean } from '../math/statistics.js'
 import { endOn } from './axis.js'
-import { fitsItself, isShape, isText, shellNode, type Draft, type Shell } from './draft.js'
+import { isHeldByContent, isShape, isText, shellNode, type Draft, type Shell } from './draft.js'
 import type { LayoutNode } from './node.js'
-import { isEven } from './spacing.js'
+import { EVEN_PX, isEven } from './spacing.js'
 
 /** A row that breaks is given this much room to spare, so that rounding does not break it earlier. */
 const MOST_SPARE_PX = 4
@@ -40,7 +40,10 @@ export const findWrap = (rows: readonly (readonly Box[])[]): WrapReading | undef
     isEven(lineGaps)
   if (!isRegular || gaps[0]! < 0 || lineGaps[0]! < 0) return undefined
   const left = first[0]!.x
-  const widest = Math.max(...rows.map((row) => endOn(row.at(-1)!, 'x'))) - left
+  const ends = rows.map((row) => endOn(row.at(-1)!, 'x'))
+  const widest = Math.max(...ends) - left
+  // Lines that break end anywhere; those that all end at one edge are drawn to fill it.
+  if (ends.filter((end) => left + widest - end <= EVEN_PX).length > 1) return undefined
   const needed = rows
     .slice(1)
     .map((row, i) => endOn(rows[i]!.at(-1)!, 'x') - left + gaps[0]! + row[0]!.width)
@@ -64,7 +67,7 @@ export const fitWrap = (
   const box = { ...shell.box, width }
   const children = drafts.map((draft): LayoutNode => {
     const { node } = draft
-    const isOwn = !isShape(node) && (isText(draft) || fitsItself(draft, 'width'))
+    const isOwn = isHeldByContent(draft)
     return {
       ...node,
       sizing: { width: isOwn ? 'fit' : 'fixed', height: isShape(node) ? 'fixed' : 'fit' },

@@ -190,6 +190,7 @@ export class Inference {
     return {
       ...held,
       natural: { ...held.natural, width: held.natural.width ?? node.box.width },
+      hollow: held.hollow ?? (held.natural.width === undefined ? 'shape' : undefined),
       node: { ...held.node, children: [...held.node.children, ...over] },
     }
   }

@@ -1,4 +1,4 @@
-import type { Box } from '../design/geometry.js'
+import { roundPx, type Box } from '../design/geometry.js'
 import type { Layer } from '../design/layer.js'
 import { lookOf } from './look.js'
 import type { Nest } from './nest.js'
@@ -127,7 +127,9 @@ const strip = (node: LayoutNode): LayoutNode | undefined => {
   const isSame =
     children.length === node.children.length &&
     children.every((child, i) => child === node.children[i])
-  return isSame ? node : { ...node, children }
+  // What is missing kept it as high as it was drawn.
+  const limits = { ...node.limits, minHeight: roundPx(node.box.height) }
+  return isSame ? node : { ...node, children, limits }
 }
 
 const TEXT_PX = 1.01

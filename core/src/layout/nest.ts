@@ -172,8 +172,9 @@ const asHolder = (piece: Piece): Piece => {
 /** A picture with something on it is the fill of a shape. */
 const asBackground = (piece: Piece): Piece => {
   if (piece.layer.type !== 'image') return piece
-  const { type: _type, asset, fit, alt: _alt, ...rest } = piece.layer
-  const fill = { kind: 'image', asset, fit, opacity: 1, blend: 'normal' } as const
+  const { type: _type, asset, fit, focus, alt: _alt, ...rest } = piece.layer
+  const place = focus ? { focus } : {}
+  const fill = { kind: 'image', asset, fit, ...place, opacity: 1, blend: 'normal' } as const
   return { ...piece, kind: 'surface', layer: { ...rest, type: 'rectangle', fills: [fill] } }
 }
 

@@ -1,7 +1,7 @@
 import { roundPx, type Box } from '../design/geometry.js'
 import type { Constraint } from '../design/layout.js'
 import { endOn, middleOn, sizeOn, startOn, type Axis } from './axis.js'
-import { fitsItself, isShape, type Draft } from './draft.js'
+import { fitsItself, isHeldByContent, isShape, type Draft } from './draft.js'
 import type { Anchor, LayoutNode } from './node.js'
 
 const MIDDLE_PX = 1
@@ -42,7 +42,7 @@ const findAnchor = (box: Box, parent: Box, axis: Axis): Anchor => {
 export const overlayNode = (draft: Draft, parent: Box, isUnder: boolean): LayoutNode => {
   const { node } = draft
   const { layer } = node
-  const ownWidth = fitsItself(draft, 'width') && !isShape(node)
+  const ownWidth = fitsItself(draft, 'width') && isHeldByContent(draft)
   const ownHeight = fitsItself(draft, 'height') && !isShape(node)
   // What is as wide as its words is not broken by where it is held.
   const keeps = layer.type === 'text' && (layer.lines !== undefined || layer.sizing.width === 'fit')

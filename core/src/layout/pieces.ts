@@ -1,5 +1,14 @@
 import type { Design } from '../design/design.js'
-import { growBox, growCorners, resolveCorners, uniteBoxes, type Box } from '../design/geometry.js'
+import {
+  cutCorners,
+  growBox,
+  growCorners,
+  intersect,
+  resolveCorners,
+  uniteBoxes,
+  type Box,
+  type Corners,
+} from '../design/geometry.js'
 import { hasBehaviour } from '../design/interaction.js'
 import {
   childrenOf,
@@ -96,11 +105,17 @@ const cuts = (layer: ContainerLayer): boolean => {
   return layer.children.some((child) => reachesOut(child, 0, 0))
 }
 
-// Half a px of the picture may be cut off more on one side than on the other.
-const CENTRED_PX = 1
+/** A picture reaches the edges of what it is cut off by, give or take this. */
+const CUT_PX = 1
+/** A picture that is drawn so much larger than it takes to cover its frame is shown a little smaller instead. */
+const MOST_ZOOM = 1.05
+
+/** Which part of a side is seen: 0 its beginning, 1 its end. */
+const focusOn = (start: number, size: number, room: number): number =>
+  size - room <= CUT_PX ? 0.5 : Math.min(1, Math.max(0, -start / (size - room)))
 
 /**
- * A clipping frame around one larger picture, with as much cut off on opposite sides: the picture, covering
+ * A frame that does nothing but cut off one picture, which is about as wide or as high as the frame: the picture, covering
  * the frame. Undefined when it is anything else.
  */
 const asCroppedPicture = (
@@ -118,18 +133,23 @@ const asCroppedPicture = (
   )
     return undefined
   const { x, y, width, height } = only.box
-  const right = layer.box.width - x - width
-  const bottom = layer.box.height - y - height
-  const isCovering = [x, y, right, bottom].every((side) => side <= CENTRED_PX)
-  const isCentred = Math.abs(x - right) <= CENTRED_PX && Math.abs(y - bottom) <= CENTRED_PX
+  const room = layer.box
+  const sides = [x, y, room.width - x - width, room.height - y - height]
+  const isCovering = sides.every((side) => side <= CUT_PX)
+  // As large as it is drawn, or nearly: what covers its box is never larger than it has to be.
+  const zoom = Math.min(width / room.width, height / room.height)
+  const isFitted = zoom <= MOST_ZOOM
   const asset = assets[only.asset]
   const isWhole = asset?.width !== undefined && asset.height !== undefined
   const ratio = isWhole ? asset.width! / asset.height! : width / height
   const isTrue = only.fit === 'cover' || Math.abs(width / height / ratio - 1) < 0.02
-  if (!isCovering || !isCentred || !isTrue) return undefined
+  if (!isCovering || !isFitted || !isTrue) return undefined
+  const focus = { x: focusOn(x, width, room.width), y: focusOn(y, height, room.height) }
+  const isCentred = Math.abs(focus.x - 0.5) < 0.01 && Math.abs(focus.y - 0.5) < 0.01
   return {
     ...only,
     fit: 'cover',
+    ...(isCentred ? {} : { focus: { x: roundShare(focus.x), y: roundShare(focus.y) } }),
     radius: layer.radius,
     strokes: layer.strokes,
     effects: layer.effects,
@@ -140,19 +160,14 @@ const asCroppedPicture = (
   }
 }
 
+const roundShare = (share: number): number => Math.round(share * 1000) / 1000
+
 /** The one layer a half transparent group holds; undefined when there are more. */
 const seenThrough = (layer: ContainerLayer): Layer | undefined => {
   if (layer.type !== 'group' || layer.opacity === 1 || !isUnit(layer)) return undefined
   if (isUnit({ ...layer, opacity: 1 })) return undefined
   const [only, ...others] = layer.children.filter(isShown)
   return others.length === 0 ? only : undefined
-}
-
-const intersect = (a: Box, b: Box): Box => {
-  const [x, y] = [Math.max(a.x, b.x), Math.max(a.y, b.y)]
-  const right = Math.min(a.x + a.width, b.x + b.width)
-  const bottom = Math.min(a.y + a.height, b.y + b.height)
-  return { x, y, width: Math.max(0, right - x), height: Math.max(0, bottom - y) }
 }
 
 /** A plain shape can be drawn as large as it is seen. */
@@ -165,20 +180,63 @@ const isCuttable = (layer: Layer): layer is RectangleLayer | LineLayer =>
       layer.strokes.length === 0 &&
       layer.fills.every((fill) => fill.kind === 'solid')))
 
+/** A frame that does nothing but clip. */
+const isBareClip = (layer: Layer): layer is ContainerLayer & { type: 'frame' } =>
+  layer.type === 'frame' && layer.clip && !isPainted(layer) && !isUnit(layer)
+
+const movedBy = (layer: Layer, x: number, y: number): Layer => ({
+  ...layer,
+  box: { ...layer.box, x: layer.box.x + x, y: layer.box.y + y },
+})
+
+/** Frames that clip one right inside the other as one that does what they do together. */
+const joinClips = (layer: ContainerLayer): ContainerLayer => {
+  if (!isBareClip(layer)) return layer
+  const [only, ...others] = layer.children.filter(isShown)
+  if (!only || others.length > 0 || !isBareClip(only)) return layer
+  const inner = joinClips(only)
+  if (!isBareClip(inner)) return layer
+  const own = { ...layer.box, x: 0, y: 0 }
+  const seen = intersect(inner.box, own)
+  const outside = cutCorners(own, resolveCorners(layer.radius), seen)
+  const inside = cutCorners(inner.box, resolveCorners(inner.radius), seen)
+  if (!outside || !inside) return layer
+  const radius = {
+    topLeft: Math.max(outside.topLeft, inside.topLeft),
+    topRight: Math.max(outside.topRight, inside.topRight),
+    bottomRight: Math.max(outside.bottomRight, inside.bottomRight),
+    bottomLeft: Math.max(outside.bottomLeft, inside.bottomLeft),
+  }
+  const [x, y] = [inner.box.x - seen.x, inner.box.y - seen.y]
+  return {
+    ...layer,
+    box: { ...seen, x: layer.box.x + seen.x, y: layer.box.y + seen.y },
+    radius: simpleCorners(radius),
+    children: inner.children.map((child) => movedBy(child, x, y)),
+  }
+}
+
+const simpleCorners = (corners: Corners): number | Corners => {
+  const { topLeft: first } = corners
+  return Object.values(corners).every((radius) => radius === first) ? first : corners
+}
+
 /**
  * A frame that does nothing but clip, made as small as what is seen of its content; around a plain shape, the
  * seen part of the shape. Other containers stay as they are.
  */
 const cutToSeen = (layer: ContainerLayer): Layer => {
-  if (layer.type !== 'frame' || isPainted(layer) || isUnit(layer) || layer.radius !== 0)
-    return layer
+  if (!isBareClip(layer)) return layer
   const shown = layer.children.filter(isShown)
   const whole = { ...layer.box, x: 0, y: 0 }
   const seen = intersect(uniteBoxes(shown.map((child) => child.box)), whole)
+  const corners = cutCorners(whole, resolveCorners(layer.radius), seen)
+  if (!corners) return layer
+  const radius = simpleCorners(corners)
   const box = { ...seen, x: layer.box.x + seen.x, y: layer.box.y + seen.y }
   const [only, ...others] = shown
   if (only && others.length === 0 && isCuttable(only)) {
-    if (only.type === 'rectangle') return { ...only, box }
+    if (only.type === 'rectangle') return { ...only, box, radius }
     const isFlat = only.box.height === 0
     return {
       ...only,
@@ -187,11 +245,39 @@ const cutToSeen = (layer: ContainerLayer): Layer => {
       to: isFlat ? { x: box.width, y: 0 } : { x: 0, y: box.height },
     }
   }
-  const children = shown.map((child): Layer => {
-    const at = { ...child.box, x: child.box.x - seen.x, y: child.box.y - seen.y }
-    return { ...child, box: at }
-  })
-  return { ...layer, box, children }
+  return { ...layer, box, radius, children: shown.map((child) => movedBy(child, -seen.x, -seen.y)) }
+}
+
+/** How far effects reach out of a layer, in px: a blur to about its radius. */
+const effectReach = ({ effects }: Layer): number =>
+  Math.max(
+    0,
+    ...effects.map((effect) =>
+      effect.kind === 'shadow'
+        ? Math.max(Math.abs(effect.x), Math.abs(effect.y)) + effect.blur + effect.spread
+        : effect.radius,
+    ),
+  )
+
+/** Less than this of a layer, along an axis, is as good as nothing, in px. */
+const SEEN_PX = 1
+
+/** Whether next to nothing of a layer is left where it is cut off; a turned one may reach out of its box. */
+const isUnseen = (layer: Layer, box: Box, clip: Box | undefined): boolean => {
+  if (!clip || layer.rotationDeg !== 0) return false
+  const by = effectReach(layer)
+  const seen = (start: number, size: number, from: number, room: number): boolean =>
+    Math.min(start + size + by, from + room) - Math.max(start - by, from) >=
+    Math.min(SEEN_PX, size) - 0.01
+  return (
+    !seen(box.x, box.width, clip.x, clip.width) || !seen(box.y, box.height, clip.y, clip.height)
+  )
+}
+
+/** Where what is in a layer can be seen. */
+const clipOf = (layer: Layer, box: Box, around: Box | undefined): Box | undefined => {
+  if (!('clip' in layer) || !layer.clip) return around
+  return around ? intersect(box, around) : box
 }
 
 const kindOf = (layer: Layer): Piece['kind'] =>
@@ -212,29 +298,36 @@ export const collectPieces = (
   const add = (layer: Layer, box: Box, kind: Piece['kind'], absorbed: string[] = []): void => {
     pieces.push({ layer, box, kind, order: pieces.length, absorbed })
   }
-  const visit = (layer: Layer, left: number, top: number): void => {
+  const visit = (layer: Layer, left: number, top: number, clip: Box | undefined): void => {
     if (!isShown(layer)) return
     const box = { ...layer.box, x: layer.box.x + left, y: layer.box.y + top }
+    if (isUnseen(layer, layer.type === 'line' ? lineBox(layer, box) : box, clip)) return
     if (graphics.has(layer)) return add(layer, box, 'graphic')
+    if (clip && layer.type === 'rectangle' && isCuttable(layer)) {
+      return add(layer, intersect(box, clip), 'surface')
+    }
     if (!isContainer(layer)) {
       if (layer.type === 'line') return add(layer, lineBox(layer, box), 'line')
       const inside = withStrokeInside(layer, box)
       return add(inside.layer, inside.box, kindOf(layer))
     }
-    const cropped = asCroppedPicture(layer, assets)
+    const joined = joinClips(layer)
+    const seenOf = cuts(joined) ? cutToSeen(joined) : joined
+    const cropped = isContainer(seenOf) ? asCroppedPicture(seenOf, assets) : undefined
     if (cropped) {
-      const inside = withStrokeInside({ ...cropped, box }, box)
+      const at = { ...seenOf.box, x: seenOf.box.x + left, y: seenOf.box.y + top }
+      const inside = withStrokeInside({ ...cropped, box: at }, at)
       return add(inside.layer, inside.box, 'image', [layer.key])
     }
     const only = seenThrough(layer)
     if (only) {
       const fainter = { ...only, opacity: only.opacity * layer.opacity }
-      if (!graphics.has(only)) return visit(fainter, box.x, box.y)
+      if (!graphics.has(only)) return visit(fainter, box.x, box.y, clip)
       const at = { ...only.box, x: only.box.x + box.x, y: only.box.y + box.y }
       return add(fainter, at, 'graphic')
     }
-    if (cuts(layer)) {
-      const seen = cutToSeen(layer)
+    if (seenOf !== joined || cuts(joined)) {
+      const seen = seenOf
       const at = { ...seen.box, x: seen.box.x + left, y: seen.box.y + top }
       if (seen.type === 'line') return add(seen, lineBox(seen, at), 'line')
       return add(seen, at, isContainer(seen) ? 'block' : 'surface')
@@ -246,7 +339,8 @@ export const collectPieces = (
       const inside = withStrokeInside(bare, box)
       add(inside.layer, inside.box, 'surface')
     }
-    for (const child of layer.children) visit(child, box.x, box.y)
+    const within = clipOf(layer, box, clip)
+    for (const child of layer.children) visit(child, box.x, box.y, within)
     if (pieces.length > from) bundles.push({ layer, from, to: pieces.length })
   }
   // The mask of a group is no content of it.
@@ -254,6 +348,7 @@ export const collectPieces = (
     container.type === 'group' && container.mask
       ? container.children.slice(1)
       : childrenOf(container)
-  for (const child of shown) visit(child, 0, 0)
+  const clip = clipOf(container, { ...container.box, x: 0, y: 0 }, undefined)
+  for (const child of shown) visit(child, 0, 0, clip)
   return { pieces, bundles }
 }

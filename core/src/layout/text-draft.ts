@@ -1,7 +1,8 @@
 import type { Box } from '../design/geometry.js'
 import type { TextLayer } from '../design/layer.js'
 import { baselineOffset, type TextMeasure } from '../text/measure.js'
-import { layOutText, styleOfRun, textOf } from '../text/wrap.js'
+import type { TextStyle } from '../design/text.js'
+import { layOutText, ownLineHeight, styleOfRun, textOf } from '../text/wrap.js'
 import { draftNode, type Draft } from './draft.js'
 import { findWidthRange, type WidthRange } from './text-width.js'
 
@@ -42,7 +43,11 @@ const findLongest = (layer: TextLayer, measure: TextMeasure): number =>
  * in the middle of its own line height (CSS Inline Layout 3, 4).
  */
 const lineReach = (layer: TextLayer, measure: TextMeasure): { above: number; below: number } => {
-  const reaches = [layer.style, ...layer.runs.map((run) => styleOfRun(layer, run))].map((style) => {
+  const styles = layer.runs.map((run): TextStyle => {
+    const lineHeight = ownLineHeight(layer, run)
+    return { ...styleOfRun(layer, run), ...(lineHeight === undefined ? {} : { lineHeight }) }
+  })
+  const reaches = [layer.style, ...styles].map((style) => {
     const line = measure.line(style)
     const height = style.lineHeight ?? line.normalPx
     const above = baselineOffset(line, height)

@@ -324,6 +324,12 @@ export const notes = {
       `${count} layers have no auto layout around them and are placed by coordinates.`,
       'Add auto layout in the design; the result then follows the width.',
     ),
+  outsideScreen: (layer: string, count: number) =>
+    note('info', 'convert/outside-screen')(
+      { layer },
+      `${count === 1 ? '1 layer stands' : `${count} layers stand`} outside of the screen and ${count === 1 ? 'is' : 'are'} left out.`,
+      'Move them onto the screen, or make it larger, if they belong to the page.',
+    ),
   fileNotFormatted: (path: string, why: string) =>
     note('warning', 'deliver/not-formatted')(
       { file: path },

@@ -13,6 +13,16 @@ export const styleOfRun = (layer: TextLayer, run: TextRun): TextStyle => ({
   ...run.style,
 })
 
+/**
+ * The line height of a run that is no larger than its text and set in another font or size: that of its letters. With that of
+ * the text they would stand at another height in it, and make the line higher than it was drawn (CSS Inline Layout 3, 4).
+ */
+export const ownLineHeight = (layer: TextLayer, { style }: TextRun): number | undefined => {
+  const { size = layer.style.size, family = layer.style.family } = style
+  const isOther = size !== layer.style.size || family !== layer.style.family
+  return isOther && size <= layer.style.size ? size : undefined
+}
+
 export const textOf = (layer: TextLayer): string => layer.runs.map((run) => run.text).join('')
 
 type Word = { text: string; style: TextStyle; width: number; breaksAfter: boolean }

@@ -1,6 +1,6 @@
 import type { Design } from '../design/design.js'
 import type { PanelSide } from '../design/interaction.js'
-import type { Layer } from '../design/layer.js'
+import { childrenOf, type Layer } from '../design/layer.js'
 import { inferPage, type LayoutNode } from '../layout/index.js'
 import { findTitle } from '../meaning/find-title.js'
 import { nameThings } from '../meaning/names.js'
@@ -32,6 +32,20 @@ const countFree = (node: LayoutNode): number =>
     (count, child) => count + countFree(child),
     node.arrangement.kind === 'free' ? node.children.length : 0,
   )
+
+/** Layers of which nothing is seen, since the screen ends before they begin; what is in them is not counted. */
+const countOutside = (screen: Layer): number => {
+  if (!('clip' in screen) || !screen.clip) return 0
+  const { width, height } = screen.box
+  const count = (layer: Layer, left: number, top: number): number => {
+    if (!layer.visible) return 0
+    const [x, y] = [left + layer.box.x, top + layer.box.y]
+    const isOut = x >= width || y >= height || x + layer.box.width <= 0 || y + layer.box.height <= 0
+    if (isOut && layer.type !== 'line') return 1
+    return childrenOf(layer).reduce((sum, child) => sum + count(child, x, y), 0)
+  }
+  return childrenOf(screen).reduce((sum, child) => sum + count(child, 0, 0), 0)
+}
 
 /** A screen with auto layout takes the room the window has; what is shown over a page is as high as its content. */
 const finishRoot = (node: UiNode, use: PageUse): UiNode => {
@@ -91,6 +105,8 @@ export const createPageBuilder = ({
     trees.forEach((tree, i) => {
       const free = countFree(tree)
       if (free > 0) account.add(notes.placedAbsolutely(group[i]!.key, free))
+      const outside = countOutside(group[i]!)
+      if (outside > 0) account.add(notes.outsideScreen(group[i]!.key, outside))
     })
     const screen = composeScreen(trees, screenOptions(design, measure, use.kind !== 'layer'))
     const roles = readRoles(

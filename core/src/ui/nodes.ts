@@ -2,7 +2,7 @@ import type { CodeComponent, CodeProp, Literal } from '../codebase/codebase.js'
 import { roundPx, type Box, type Corners, type Sides } from '../design/geometry.js'
 import type { AutoLayout, Sizing } from '../design/layout.js'
 import type { CrossAlign } from '../layout/node.js'
-import type { Blend, Effect, Paint } from '../design/paint.js'
+import type { Blend, Effect, Focus, Paint } from '../design/paint.js'
 import type { FormRuling } from '../design/form.js'
 import type { PartRuling } from '../design/part.js'
 import type { Entrance, Hover, PanelKind, PanelSide } from '../design/interaction.js'
@@ -73,6 +73,8 @@ export type UiFill =
       readonly fit: 'cover' | 'contain' | 'fill' | 'tile'
       /** Box of one tile in px, for `tile`; absent: as large as the picture. */
       readonly tile?: Box | undefined
+      /** Which part is seen, where it covers and is cut off; its middle when absent. */
+      readonly focus?: Focus | undefined
     }
 
 /** The look of a node in values every target can write down. Lengths in px. */
@@ -224,6 +226,7 @@ type UiCommon = {
   readonly item?:
     | 'listitem'
     | 'spacer'
+    | 'rowspacer'
     | 'caption'
     | 'rowgroup'
     | 'row'
@@ -364,6 +367,8 @@ export type UiImage = UiCommon & {
   readonly type: 'image'
   readonly asset: string
   readonly fit: 'cover' | 'contain' | 'fill'
+  /** Which part is seen, where it covers and is cut off; its middle when absent. */
+  readonly focus?: Focus
   readonly alt: string
   readonly link?: UiLink
 }

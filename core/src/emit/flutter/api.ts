@@ -105,6 +105,7 @@ export const FLUTTER: Readonly<Record<string, FlutterConstructor>> = {
       width: 'number',
       height: 'number',
       fit: 'BoxFit',
+      alignment: 'value',
       semanticLabel: 'string',
       excludeFromSemantics: 'bool',
     },

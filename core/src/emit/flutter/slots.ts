@@ -9,7 +9,17 @@ import {
   type UiText,
 } from '../../ui/nodes.js'
 import { textStyle, weight, type FlutterTheme } from './theme.js'
-import { border, color, gradient, insets, number, picture, radius, shadows } from './values.js'
+import {
+  alignment,
+  border,
+  color,
+  gradient,
+  insets,
+  number,
+  picture,
+  radius,
+  shadows,
+} from './values.js'
 
 /** What a node is like, by what is said of it: `padding` → `EdgeInsets.all(16)`. What is as usual is not said. */
 export type Slots = Readonly<Record<string, string>>
@@ -456,7 +466,11 @@ export const slotsOf = (
     case 'control':
       return { ...own, ...controlSlots(theme, node) }
     case 'image':
-      return { ...own, fit: `BoxFit.${node.fit}` }
+      return {
+        ...own,
+        fit: `BoxFit.${node.fit}`,
+        ...(node.focus ? { focus: alignment(node.focus) } : {}),
+      }
     default:
       return own
   }

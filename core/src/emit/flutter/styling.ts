@@ -6,6 +6,7 @@ import { colorWord } from '../shared/color-word.js'
 import { isAsHighAsRow, runSlots, slotsOf, type Slots, type Surroundings } from './slots.js'
 import type { FlutterTheme } from './theme.js'
 import { toTokens } from './tokens.js'
+import { alignment } from './values.js'
 
 /** What says where a thing stands in its container and how much room it takes there. */
 const PLACING =
@@ -168,7 +169,10 @@ export const createFlutterStyling = (
     },
     run: (style) => toTokens([{ fromPx: 0, slots: runSlots(theme, style) }]),
     frame: (node) => toTokens([{ fromPx: 0, slots: slots(node) }]),
-    picture: (node) => [`fit=BoxFit.${node.fit}`],
+    picture: ({ fit, focus }) => [
+      `fit=BoxFit.${fit}`,
+      ...(focus ? [`focus=${alignment(focus)}`] : []),
+    ],
     flat: () => ['contents=true'],
     lineBreak: (steps) =>
       toTokens(steps.map(({ fromPx, isShown }) => ({ fromPx, slots: isShown ? {} : undefined }))),

@@ -38,6 +38,7 @@ const pictureWidget = (element: MarkupElement, said: Said, context: WidgetContex
     isDrawing ? 'SvgPicture.asset' : 'Image.asset',
     {
       fit: dartOf(said.get('fit'), context),
+      alignment: isDrawing ? undefined : dartOf(said.get('focus'), context),
       [isDrawing ? 'semanticsLabel' : 'semanticLabel']: isSilent ? undefined : alt,
       excludeFromSemantics: isSilent ? 'true' : undefined,
     },

@@ -84,7 +84,7 @@ export const shadows = (effects: readonly Effect[]): string | undefined => {
 }
 
 /** A place in a box from -1 at its start to 1 at its end. */
-const alignment = ({ x, y }: { readonly x: number; readonly y: number }): string =>
+export const alignment = ({ x, y }: { readonly x: number; readonly y: number }): string =>
   `Alignment(${number(x * 2 - 1)}, ${number(y * 2 - 1)})`
 
 const stopsOf = ({ stops, opacity }: Extract<Paint, { readonly stops: unknown }>): string =>
@@ -117,5 +117,6 @@ export const gradient = (paint: UiFill): string | undefined => {
 export const picture = (fill: UiFill, address: (asset: string) => string): string | undefined => {
   if (fill.kind !== 'picture') return undefined
   const repeat = fill.fit === 'tile' ? ', repeat: ImageRepeat.repeat' : ''
-  return `DecorationImage(image: AssetImage('${address(fill.asset)}'), fit: ${FITS[fill.fit]}${repeat})`
+  const place = fill.focus ? `, alignment: ${alignment(fill.focus)}` : ''
+  return `DecorationImage(image: AssetImage('${address(fill.asset)}'), fit: ${FITS[fill.fit]}${place}${repeat})`
 }

@@ -86,6 +86,10 @@ const ITEMS: Readonly<
 > = {
   listitem: { tag: 'li', attributes: [] },
   spacer: { tag: 'li', attributes: [text('role', 'presentation'), text('aria-hidden', 'true')] },
+  rowspacer: {
+    tag: 'tr',
+    attributes: [text('role', 'presentation'), text('aria-hidden', 'true')],
+  },
   caption: { tag: 'figcaption', attributes: [] },
   rowgroup: { tag: 'tbody', attributes: [] },
   row: { tag: 'tr', attributes: [] },

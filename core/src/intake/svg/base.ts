@@ -4,7 +4,7 @@ import { blendSchema } from '../../design/paint.js'
 import { MAX_LAYERS } from '../../design/read-design.js'
 import { nameOf, type SvgContext } from './context.js'
 import { parseOpacity } from './color.js'
-import { readBackdrop, readEffects } from './effects.js'
+import { readBackdrop, readFilter } from './effects.js'
 import type { Style } from './style.js'
 import type { XmlElement } from './xml.js'
 
@@ -57,7 +57,7 @@ export const createBase = (
     blend: blend.success ? blend.data : 'normal',
     rotationDeg: 0,
     effects: [
-      ...readEffects(context, key, style.filter, scale),
+      ...readFilter(context, key, style.filter, scale).effects,
       ...readBackdrop(context, key, style['backdrop-filter'], scale),
     ],
     sizing: FIXED,

@@ -1,5 +1,5 @@
 import type { Asset } from '../../design/design.js'
-import type { Effect } from '../../design/paint.js'
+import type { FilterReading } from './effects.js'
 import { MAX_COORDINATE_PX } from '../../design/geometry.js'
 import { notes } from '../../notes/catalogue.js'
 import type { Note } from '../../notes/note.js'
@@ -19,7 +19,7 @@ export class SvgContext {
   private readonly sheet = new StyleSheet()
   private readonly keys = new Map<string, number>()
   /** Effects of filters by the scale they were read at: one filter often serves thousands of layers. */
-  readonly effects = new Map<string, readonly Effect[]>()
+  readonly effects = new Map<string, FilterReading>()
   private readonly skipped = new Map<string, number>()
   layerCount = 0
 

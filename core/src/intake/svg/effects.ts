@@ -225,7 +225,10 @@ const STEPS: Readonly<Record<string, (step: Step) => Image>> = {
   },
 }
 
-type Result = { readonly effects: readonly Effect[]; readonly problem?: string }
+/** What a filter means. `hidesLayer`: only the effects are seen, and nothing of the layer itself. */
+export type FilterReading = { readonly effects: readonly Effect[]; readonly hidesLayer: boolean }
+
+type Result = FilterReading & { readonly problem?: string }
 
 /**
  * Follows a filter from step to step. Where a step is not understood, what was the drawing with its effects
@@ -276,7 +279,12 @@ const runFilter = (context: SvgContext, filter: XmlElement, scale: number): Resu
     }
   }
   const isWhole = last.kind === 'stack' && last.hasDrawing
-  return isWhole ? { effects } : { effects, problem: problem ?? 'without the layer in it' }
+  if (isWhole) return { effects, hidesLayer: false }
+  const alone = toStack(last)
+  const isShadow = alone.kind === 'stack' && alone.effects.some((one) => one.kind === 'shadow')
+  return isShadow
+    ? { effects: alone.effects, hidesLayer: true }
+    : { effects, hidesLayer: false, problem: problem ?? 'without the layer in it' }
 }
 
 /** `blur(4px) drop-shadow(0 2px 4px #0003)`, CSS's own filter functions, as effects. */
@@ -312,31 +320,44 @@ const readFunctions = (
   return effects
 }
 
+const NO_FILTER: FilterReading = { effects: [], hidesLayer: false }
+
 /**
  * Reads a `filter` (a reference to a chain of steps, or CSS functions) as shadows and blurs. A chain that
  * means something else is noted and left out.
  */
-export const readEffects = (
+export const readFilter = (
   context: SvgContext,
   layer: string,
   reference: string | undefined,
   scale: number,
-): readonly Effect[] => {
-  if (!reference || reference === 'none') return []
+): FilterReading => {
+  const plain = (effects: readonly Effect[]): FilterReading => ({ effects, hidesLayer: false })
+  if (!reference || reference === 'none') return NO_FILTER
   if (!reference.startsWith('url(')) {
-    return readFunctions(context, layer, reference, scale, 'blur')
+    return plain(readFunctions(context, layer, reference, scale, 'blur'))
   }
   const filter = context.findReference(reference)
-  if (!filter) return []
+  if (!filter) return NO_FILTER
   const known = context.effects.get(`${scale} ${reference}`)
   if (known) return known
-  const { effects, problem } = runFilter(context, filter, scale)
-  const visible = effects.filter((e) => e.kind === 'shadow' || e.radius > 0)
+  const { effects, hidesLayer, problem } = runFilter(context, filter, scale)
+  const reading = {
+    effects: effects.filter((e) => e.kind === 'shadow' || e.radius > 0),
+    hidesLayer,
+  }
   if (problem) {
     context.notes.push(notes.effectSkipped(context.file, layer, `filter step ${problem}`))
-  } else context.effects.set(`${scale} ${reference}`, visible)
-  return visible
+  } else context.effects.set(`${scale} ${reference}`, reading)
+  return reading
 }
+
+/** Whether of a layer whose filter has been read nothing is seen but its shadow. */
+export const hidesLayer = (
+  context: SvgContext,
+  reference: string | undefined,
+  scale: number,
+): boolean => context.effects.get(`${scale} ${reference}`)?.hidesLayer === true
 
 /** Reads `backdrop-filter`. */
 export const readBackdrop = (

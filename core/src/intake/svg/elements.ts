@@ -6,11 +6,11 @@ import { notes } from '../../notes/catalogue.js'
 import { adopt, createBase, KIND_NAMES } from './base.js'
 import { applyClip } from './clip.js'
 import type { Surroundings, SvgContext } from './context.js'
-import { readBackdrop } from './effects.js'
+import { hidesLayer, readBackdrop } from './effects.js'
 import { joinStrokes } from './join-strokes.js'
 import { readImageLayer, readShapeLayer, readTextLayer } from './leaf.js'
 import { IDENTITY, multiply, parseTransform, scaleOf, translation, type Matrix } from './matrix.js'
-import { readShape, type Shape } from './shapes.js'
+import { isDisabled, readShape, type Shape } from './shapes.js'
 import { inheritable, parseLength, type Style } from './style.js'
 import { enter } from './viewport.js'
 import { hrefOf, isElement, localName, textOf, type XmlElement } from './xml.js'
@@ -108,7 +108,9 @@ const withStrokeWidth = (style: Style, { viewport }: Surroundings): Style => {
 
 /** A text without a visible character and a path without a command draw nothing, and that is no fault. */
 const drawsNothing = (name: string, shape: Shape | undefined): boolean =>
-  name === 'text' || (shape?.kind === 'path' && shape.d.trim() === '')
+  name === 'text' ||
+  (shape?.kind === 'path' && shape.d.trim() === '') ||
+  (shape !== undefined && isDisabled(shape))
 
 /** Notes what is dangerous or not understood. Returns whether the element is to be left out. */
 const isLeftOut = (context: SvgContext, name: string): boolean => {
@@ -151,8 +153,12 @@ export const readElement = (
   if (shape || name === 'text' || name === 'image') {
     const base = createBase(context, element, name, style, scaleOf(matrix))
     noteUnsupported(context, base.key, style)
-    if (shape) layer = readShapeLayer(context, base, shape, style, matrix)
-    else if (name === 'text') layer = readTextLayer(context, base, element, style, matrix)
+    if (shape && isDisabled(shape)) layer = undefined
+    else if (shape) {
+      layer = readShapeLayer(context, base, shape, style, matrix)
+      const isHidden = hidesLayer(context, style.filter, scaleOf(matrix))
+      if (layer && isHidden && 'fills' in layer) layer = { ...layer, fills: [], strokes: [] }
+    } else if (name === 'text') layer = readTextLayer(context, base, element, style, matrix)
     else layer = readImageLayer(context, base, shaped, around, matrix)
     if (!layer && !drawsNothing(name, shape)) {
       context.notes.push(notes.numberRefused(context.file, base.key, findWildNumber(element)))

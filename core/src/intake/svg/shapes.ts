@@ -29,6 +29,11 @@ const pathOfPoints = (points: string, closed: boolean): string => {
   return pairs.length > 0 ? `M${pairs.join('L')}${closed ? 'Z' : ''}` : ''
 }
 
+/** Whether a shape is not rendered at all, whatever its paint: one without a width or a height (SVG 2, 10.2 and 10.3). */
+export const isDisabled = (shape: Shape): boolean =>
+  (shape.kind === 'rectangle' || shape.kind === 'ellipse') &&
+  (shape.box.width === 0 || shape.box.height === 0)
+
 /** Reads a basic shape or path; undefined for other elements. */
 export const readShape = (
   name: string,

@@ -256,14 +256,23 @@ const placeChunks = (chunks: readonly Chunk[], measure: TextMeasure): Placed[] =
 }
 
 const SAME_LINE_PX = 0.5
+/** Raised or lowered letters stand no further from the baseline than this share of the size of those they follow. */
+const MOST_RAISED = 0.6
+
+/** Whether a piece goes on in the line of the one before: on its baseline, or raised or lowered right after it. */
+const goesOn = (last: Placed, piece: Placed): boolean => {
+  const off = Math.abs(last.y - piece.y)
+  if (off <= SAME_LINE_PX) return piece.x >= last.x
+  const { size } = last.style
+  return off < size * MOST_RAISED && piece.x >= last.x + last.width - size / 4
+}
 
 const groupLines = (placed: readonly Placed[]): Placed[][] => {
   const lines: Placed[][] = []
   for (const piece of placed) {
     const line = lines.at(-1)
     const last = line?.at(-1)
-    if (line && last && Math.abs(last.y - piece.y) <= SAME_LINE_PX && piece.x >= last.x)
-      line.push(piece)
+    if (line && last && goesOn(last, piece)) line.push(piece)
     else lines.push([piece])
   }
   return lines
@@ -356,6 +365,43 @@ const alignOf = (anchor: string | undefined, lines: readonly Box[]): ReadText['a
   return right <= tolerance ? 'end' : 'start'
 }
 
+/** A line that is moved in stands at a whole number of spaces, give or take this share of one. */
+const INDENT_ERROR = 0.2
+
+/**
+ * How many spaces each line of code is moved in; undefined for other texts. Lines of code begin at unlike places, which are
+ * those of the columns of its letters, and end where somebody ended them.
+ */
+const findIndents = (
+  lines: readonly Box[],
+  align: ReadText['align'],
+  spacePx: number,
+): readonly number[] | undefined => {
+  const isDownward = lines.every((l, i) => i === 0 || l.y > lines[i - 1]!.y)
+  const left = Math.min(...lines.map((l) => l.x))
+  const moved = lines.map((l) => (l.x - left) / spacePx)
+  if (align !== 'start' || !isDownward || moved.every((by) => by < 1 - INDENT_ERROR))
+    return undefined
+  const indents = moved.map(Math.round)
+  const isEven = moved.every((by, i) => Math.abs(by - indents[i]!) <= INDENT_ERROR)
+  return isEven ? indents : undefined
+}
+
+const NO_BREAK_SPACE = '\u00a0'
+
+/** From one baseline to the next, in px: the smallest step, where all others are so many of it. */
+const stepOf = (steps: readonly number[]): number => {
+  const least = Math.min(...steps)
+  const areWhole = steps.every((step) => Math.abs(step / least - Math.round(step / least)) < 0.05)
+  return areWhole ? median(steps.filter((step) => step < least * 1.5)) : median(steps)
+}
+
+/** How many empty lines were left out between two that are drawn so far apart. */
+const emptyLines = (stepPx: number, lineHeightPx: number): number => {
+  const lines = stepPx / lineHeightPx
+  return Math.abs(lines - Math.round(lines)) < 0.05 ? Math.max(0, Math.round(lines) - 1) : 0
+}
+
 // The new field stands first: adding to a spread copy is many times slower.
 const withLineHeight = (style: TextStyle, lineHeight: number): TextStyle => ({
   lineHeight,
@@ -405,7 +451,7 @@ export const readText = (
     .map((line, i) => line[0]!.y - lines[i]![0]!.y)
     .filter((d) => d > 0)
   const lineHeight =
-    steps.length > 0 ? roundPx(median(steps)) : (base.lineHeight ?? metrics.normalPx)
+    steps.length > 0 ? roundPx(stepOf(steps)) : (base.lineHeight ?? metrics.normalPx)
 
   const measured = lines.map((line): Box => {
     const last = line.at(-1)!
@@ -423,19 +469,33 @@ export const readText = (
   const runs: { text: string; style: TextStyle }[] = []
   const drawn: DrawnLine[] = []
   let length = 0
+  const indents = findIndents(extents, align, measure.width(NO_BREAK_SPACE, base))
   lines.forEach((line, i) => {
     const last = runs.at(-1)
     if (last && i > 0) {
+      const y = (of: number): number => lines[of]![0]!.y
+      const empty = emptyLines(y(i) - y(i - 1), lineHeight)
+      for (let k = 1; k <= empty; k++) {
+        last.text += '\n'
+        length++
+        const baseline = roundPx(y(i - 1) + k * lineHeight - box.y)
+        drawn.push({ start: length, end: length, x: 0, baseline })
+      }
       // Most line breaks drawn by a design program are wraps: the text goes on after a space. Where the
       // next word would still have fitted, somebody ended the line.
-      const isEnded = endsParagraph(extents[i - 1]!, line, box.width, measure)
+      const isEnded =
+        empty > 0 ||
+        indents !== undefined ||
+        endsParagraph(extents[i - 1]!, line, box.width, measure)
       if (isEnded || !/[\s\u00ad-]$/.test(last.text)) {
         last.text += isEnded ? '\n' : ' '
         length++
       }
     }
     const start = length
-    for (const piece of joinLine(line)) {
+    const [head, ...rest] = joinLine(line)
+    const indent = NO_BREAK_SPACE.repeat(indents?.[i] ?? 0)
+    for (const piece of [{ ...head!, text: indent + head!.text }, ...rest]) {
       const previous = runs.at(-1)
       length += piece.text.length
       if (previous && isSameStyle(previous.style, piece.style)) previous.text += piece.text
@@ -444,7 +504,7 @@ export const readText = (
     drawn.push({
       start,
       end: length,
-      x: roundPx(line[0]!.x - box.x),
+      x: indents ? 0 : roundPx(line[0]!.x - box.x),
       baseline: roundPx(line[0]!.y - box.y),
     })
   })

@@ -1,5 +1,5 @@
 import type { LayoutNode } from '../../layout/index.js'
-import type { UiBox, UiNode } from '../nodes.js'
+import type { UiBox, UiNode, UiStyle } from '../nodes.js'
 import type { BuildChild, BuildContext, Surroundings } from './context.js'
 import { buildFillImage } from './image.js'
 import { buildAct, buildLink } from './link.js'
@@ -12,6 +12,19 @@ const hasText = (node: UiNode): boolean =>
   node.type === 'text' ||
   (node.type === 'image' && node.alt !== '') ||
   (node.type === 'box' && node.children.some(hasText))
+
+/** Whether a field takes the width of the box around it, right in it or in boxes that do so too. */
+const takesWidth = (node: UiNode): boolean => {
+  const { place, width } = node.style
+  if (place.kind !== 'flow' || width.sizing !== 'stretch') return false
+  return node.type === 'control' || (node.type === 'box' && node.children.some(takesWidth))
+}
+
+/** A field is as wide as a browser makes it, not as its words are: around one, a box has the width it was drawn with. */
+const withOwnWidth = (style: UiStyle, children: readonly UiNode[]): UiStyle =>
+  style.width.sizing === 'fit' && children.some(takesWidth)
+    ? { ...style, width: { ...style.width, sizing: 'fixed' }, fitsParent: true }
+    : style
 
 /** A frame, group or shape as a box with what is inside it; `buildChild` builds that. */
 export const buildBox = (
@@ -63,10 +76,12 @@ export const buildBox = (
     ...(acts && !children.some(hasText)
       ? { label: context.nameOf(layer) || (link ? 'Link' : 'Button') }
       : {}),
-    style:
+    style: withOwnWidth(
       images.length > 0 && style.arrange.kind === 'none'
         ? { ...style, arrange: { kind: 'free' } }
         : style,
+      children,
+    ),
     children,
   }
   if (acts || around.isInLink) return box

@@ -109,11 +109,13 @@ export const buildControl = (
   const ticks = isTick(kind)
   const own = buildStyle(context, node, around)
   // A number that is counted is as wide as its digits.
-  const width = reading.stepper === undefined ? asDrawn(own.width) : own.width
+  const asked = reading.stepper === undefined ? asDrawn(own.width) : own.width
+  const width: UiLength = ticks ? { ...asked, sizing: 'fixed' } : asked
   const style: UiStyle = {
     ...own,
     width,
-    height: asDrawn(own.height),
+    // Its words stand in its middle: no padding keeps it as high as it was drawn.
+    height: { ...own.height, sizing: 'fixed' },
     arrange: { kind: 'none' },
     ...(ticks || own.fitsParent || width.sizing !== 'fixed' ? {} : { fitsParent: true }),
   }

@@ -1,7 +1,7 @@
 import { NO_SIDES } from '../../design/geometry.js'
 import type { RoleReading } from '../../meaning/roles/index.js'
 import { wordsOf, textsIn } from '../describe-page.js'
-import type { UiBox, UiControl } from '../nodes.js'
+import type { UiBox, UiControl, UiNode } from '../nodes.js'
 import { onlyChild, PLAIN_LOOK } from '../plain-style.js'
 import { asMenu } from '../menus.js'
 import type { BuildContext } from './context.js'
@@ -11,11 +11,23 @@ import { selectable } from './selectable.js'
 import { asItem, wrapNode } from './wrap.js'
 
 const CELL_ROLES = ['rowgroup', 'row', 'columnheader', 'cell'] as const
+/** What else stands in a table or a row: parsers of HTML move anything out of a table that is no row, row group or cell. */
+const asPartOfTable = (child: UiNode, isRow: boolean): UiNode => {
+  const isKnown = CELL_ROLES.some((role) => role === child.item)
+  if (isKnown || child.style.place.kind === 'absolute') return child
+  if (isRow) return asItem(child, 'cell')
+  return textsIn(child).length === 0
+    ? asItem(child, 'rowspacer')
+    : wrapNode(asItem(child, 'cell'), { item: 'row' })
+}
+
 /** A box of a table, with what is in it as rows or cells. */
-const withCells = (context: BuildContext, box: UiBox, { columns }: RoleReading): UiBox => ({
+const withCells = (context: BuildContext, box: UiBox, { role, columns }: RoleReading): UiBox => ({
   ...box,
   ...(box.style.arrange.kind === 'grid' && columns ? { columns } : {}),
-  children: withItems(context, box, CELL_ROLES),
+  children: withItems(context, box, CELL_ROLES).map((child) =>
+    asPartOfTable(child, role === 'row'),
+  ),
 })
 
 /**

@@ -20,6 +20,7 @@ export const buildImage = (
     name: context.nameOf(layer),
     asset: context.collector.addPicture(layer.asset),
     fit: layer.fit,
+    ...(layer.focus ? { focus: layer.focus } : {}),
     alt: layer.alt ?? (link ? context.nameOf(layer) : ''),
     ...(link ? { link } : {}),
     style: growByOutline(buildStyle(context, node, around)),
@@ -46,6 +47,7 @@ export const buildFillImage = (
     name: context.nameOf(layer),
     asset: context.collector.addPicture(paint.asset),
     fit: paint.fit === 'tile' ? 'cover' : paint.fit,
+    ...(paint.focus ? { focus: paint.focus } : {}),
     alt: '',
     style: {
       ...style,

@@ -22,7 +22,8 @@ const asPicture = (node: LayoutNode): LayoutNode | undefined => {
   const [fill] = layer.fills
   if (fill?.kind !== 'image' || fill.fit === 'tile' || isOwnPicture(fill)) return undefined
   const { type: _type, fills: _fills, ...rest } = layer
-  return { ...node, layer: { ...rest, type: 'image', asset: fill.asset, fit: fill.fit } }
+  const { asset, fit, focus } = fill
+  return { ...node, layer: { ...rest, type: 'image', asset, fit, ...(focus ? { focus } : {}) } }
 }
 
 /** Builds the node a layer becomes, with everything inside it. */

@@ -1,5 +1,5 @@
 import type { TextLayer } from '../../design/layer.js'
-import { textOf } from '../../text/wrap.js'
+import { ownLineHeight, textOf } from '../../text/wrap.js'
 import type { UiRun } from '../nodes.js'
 
 /** Splits text at line ends: `a\nb` → a, break, b. */
@@ -27,8 +27,10 @@ export const buildRuns = (layer: TextLayer, keepLines: boolean): UiRun[] => {
   for (const run of layer.runs) {
     let from = position
     const to = position + run.text.length
+    const lineHeight = ownLineHeight(layer, run)
+    const style = lineHeight === undefined ? run.style : { ...run.style, lineHeight }
     for (const end of [...ends.filter((e) => e > position && e < to), to]) {
-      runs.push(...splitBreaks(run.text.slice(from - position, end - position), run.style))
+      runs.push(...splitBreaks(run.text.slice(from - position, end - position), style))
       // Where the text itself ends the line, its own line end is the break.
       if (ends.includes(end) && !endsByItself(layer, end)) runs.push({ kind: 'break' })
       from = end

@@ -63,8 +63,8 @@ const buildFills = ({ collector }: BuildContext, layer: Layer): UiFill[] =>
   ('fills' in layer ? layer.fills : []).flatMap((paint): UiFill[] => {
     if (paint.kind !== 'image') return [paint]
     if (isOwnPicture(paint)) return []
-    const { fit, tile } = paint
-    return [{ kind: 'picture', asset: collector.addPicture(paint.asset), fit, tile }]
+    const { fit, tile, focus } = paint
+    return [{ kind: 'picture', asset: collector.addPicture(paint.asset), fit, tile, focus }]
   })
 
 /** The style of a layer, whatever it becomes. */

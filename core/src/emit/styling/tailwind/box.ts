@@ -3,6 +3,7 @@ import { arrangeSlots } from './arrange.js'
 import { placeSlots, sizeSlots } from './place.js'
 import { nameClass, valueSlot, type Slot } from './slots.js'
 import type { TailwindTheme } from './theme.js'
+import type { Focus } from '../../../design/paint.js'
 import { cssColor, cssPaint, cssShadow, decimal } from './values.js'
 
 /** A colour under its token's name where it has one. */
@@ -17,6 +18,10 @@ export const colorClass = (
   return `${prefix}-${slug ?? `[${cssColor(color, opacity)}]`}`
 }
 
+/** A part of a picture as `object-position` and `background-position` say it. */
+export const focusPercent = ({ x, y }: Focus): string =>
+  [x, y].map((share) => `${decimal(share * 100)}%`).join('_')
+
 const PICTURE_SIZE = {
   cover: 'bg-cover',
   contain: 'bg-contain',
@@ -24,11 +29,12 @@ const PICTURE_SIZE = {
 } as const
 
 /** How a picture behind the content is fitted: size, place, whether it repeats. */
-const pictureSlots = ({ fit, tile }: Extract<UiFill, { kind: 'picture' }>): Slot[] => {
+const pictureSlots = ({ fit, tile, focus }: Extract<UiFill, { kind: 'picture' }>): Slot[] => {
   if (fit !== 'tile') {
+    const place = fit === 'cover' && focus ? `bg-[position:${focusPercent(focus)}]` : 'bg-center'
     return [
       { slot: 'bg-size', token: PICTURE_SIZE[fit] },
-      { slot: 'bg-position', token: fit === 'fill' ? 'bg-[position:0_0]' : 'bg-center' },
+      { slot: 'bg-position', token: fit === 'fill' ? 'bg-[position:0_0]' : place },
       { slot: 'bg-repeat', token: fit === 'contain' ? 'bg-no-repeat' : 'bg-repeat' },
     ]
   }

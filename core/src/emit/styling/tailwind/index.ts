@@ -4,7 +4,8 @@ import type { UiProject } from '../../../ui/index.js'
 import { textFile } from '../../shared/emitted-file.js'
 import type { Styling, StylingOptions } from '../styling.js'
 import { colorIn } from './color-in.js'
-import { boxSlots, type ShadowCaster } from './box.js'
+import { decimal } from './values.js'
+import { boxSlots, type ShadowCaster, focusPercent } from './box.js'
 import { plainClasses, steppedClasses, type Slot } from './slots.js'
 import { controlSlots } from './control.js'
 import { ENTRANCE_THEME, ENTRANCE_VARIABLE, motionClasses, panelClasses } from './motion.js'
@@ -22,6 +23,14 @@ const MESSAGES = {
 } as const
 
 const FIT = { cover: 'object-cover', contain: 'object-contain', fill: 'object-fill' } as const
+
+/** How a picture fills its box, and which part of it is seen. */
+const fitSlots = ({ fit, focus }: UiImage): Slot[] => [
+  { slot: 'fit', token: FIT[fit] },
+  ...(fit === 'cover' && focus
+    ? [{ slot: 'object', token: `object-[${focusPercent(focus)}]` } as const]
+    : []),
+]
 
 /** The family most texts use: set once on the root, every other text inherits it. */
 const findMainFamily = (project: UiProject): string | undefined => {
@@ -56,6 +65,17 @@ const asPicture = (slot: Slot): Slot =>
   slot.slot === 'max-w' && (slot.token === 'max-w-none' || slot.token === 'max-w-full')
     ? { slot: 'max-w', token: '' }
     : slot
+
+/** A picture is not pulled wide by its two sides as a box is: it has to be told. */
+const pulled = ({ style: { place } }: UiImage): Slot[] => {
+  if (place.kind !== 'absolute' || place.x.edge !== 'both') return []
+  const by = place.x.before + place.x.after
+  const width = by === 0 ? 'full' : `[calc(100%${by > 0 ? '-' : '+'}${decimal(Math.abs(by))}px)]`
+  return [
+    { slot: 'w', token: `w-${width}` },
+    { slot: 'max-w', token: 'max-w-none' },
+  ]
+}
 
 const overflowing = (node: UiNode): Slot[] =>
   node.style.place.kind === 'absolute' && !node.style.fitsParent
@@ -157,7 +177,14 @@ export const createTailwind = (
     switch (node.type) {
       case 'image':
         if (isIcon(node.asset)) return own
-        return [...own.map(asPicture), { slot: 'fit', token: FIT[node.fit] }, ...overflowing(node)]
+        return [
+          ...own
+            .map(asPicture)
+            .filter(({ slot }) => !pulled(node).some((one) => one.slot === slot)),
+          ...pulled(node),
+          ...fitSlots(node),
+          ...overflowing(node),
+        ]
       case 'text':
         return [...own, ...textSlots(theme, node, isRoot(node) ? undefined : mainFamily)]
       case 'control':
@@ -245,7 +272,7 @@ export const createTailwind = (
             : box(look),
         ),
       ),
-    picture: (node: UiImage) => hand(['size-full', FIT[node.fit]]),
+    picture: (node: UiImage) => hand(['size-full', ...fitSlots(node).map(({ token }) => token)]),
     flat: () => hand(['contents']),
     lineBreak: (steps) =>
       hand(

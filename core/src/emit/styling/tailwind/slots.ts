@@ -39,6 +39,7 @@ const INITIAL: Readonly<Record<string, string>> = {
   justify: 'justify-start',
   'justify-self': 'justify-self-auto',
   opacity: 'opacity-100',
+  object: 'object-center',
   open: '',
   order: 'order-none',
   'outline-style': 'outline-solid',

@@ -116,6 +116,7 @@ export const runClasses = (theme: TailwindTheme, style: Partial<TextStyle>): str
   if (style.family !== undefined) classes.push(theme.font(style.family))
   // An arbitrary size leaves the line height alone; the named ones would set their own.
   if (style.size !== undefined) classes.push(`text-[${decimal(style.size)}px]`)
+  if (style.lineHeight !== undefined) classes.push('leading-none')
   if (style.weight !== undefined) classes.push(weightClass(style.weight))
   if (style.italic !== undefined) classes.push(style.italic ? 'italic' : 'not-italic')
   if (style.letterSpacing !== undefined)
