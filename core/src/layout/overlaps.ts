@@ -1,16 +1,28 @@
+import { uniteBoxes } from '../design/geometry.js'
 import { areaOf, overlapOn } from './axis.js'
 import { doOverlap, type Item } from './bands.js'
 import { isOpaque, type Nest } from './nest.js'
 import { sweepPairs } from './sweep.js'
 
+/** What takes at least this share of all the room is the page, and nothing that is shown over it. */
+const PAGE_SHARE = 0.5
+
 /** Whether words are hidden by what was painted over them: a message or a menu over the page. */
-const hidesWords = ({ nest: { piece } }: Item, { nest: { piece: words } }: Item): boolean =>
-  words.kind === 'text' && piece.kind === 'surface' && piece.order > words.order && isOpaque(piece)
+const hidesWords = (
+  { nest: { piece } }: Item,
+  { nest: { piece: words } }: Item,
+  pageArea: number,
+): boolean =>
+  words.kind === 'text' &&
+  piece.kind === 'surface' &&
+  piece.order > words.order &&
+  isOpaque(piece) &&
+  areaOf(piece.box) < PAGE_SHARE * pageArea
 
 /** Of two things that overlap, the one that lies over the other: much smaller, else painted later. */
-const isOver = (a: Item, b: Item): boolean => {
-  if (hidesWords(a, b)) return true
-  if (hidesWords(b, a)) return false
+const isOver = (a: Item, b: Item, pageArea: number): boolean => {
+  if (hidesWords(a, b, pageArea)) return true
+  if (hidesWords(b, a, pageArea)) return false
   const [areaA, areaB] = [areaOf(a.box), areaOf(b.box)]
   if (areaA < areaB * 0.8) return true
   if (areaB < areaA * 0.8) return false
@@ -22,8 +34,9 @@ const findPairs = (items: readonly Item[]): [over: Item, under: Item][] => {
   const sorted = [...items].sort(
     (a, b) => a.box.y - b.box.y || a.box.x - b.box.x || a.nest.piece.order - b.nest.piece.order,
   )
+  const pageArea = areaOf(uniteBoxes(items.map(({ box }) => box)))
   return [...sweepPairs(sorted)].flatMap(([item, other]): [Item, Item][] =>
-    doOverlap(item, other) ? [isOver(item, other) ? [item, other] : [other, item]] : [],
+    doOverlap(item, other) ? [isOver(item, other, pageArea) ? [item, other] : [other, item]] : [],
   )
 }
 

@@ -280,6 +280,20 @@ const clipOf = (layer: Layer, box: Box, around: Box | undefined): Box | undefine
   return around ? intersect(box, around) : box
 }
 
+/** A shape of one colour that reaches out of where it is seen, as large as it is seen. */
+const cutShape = (layer: Layer, box: Box, clip: Box): { layer: Layer; box: Box } => {
+  const isPlain =
+    layer.type === 'rectangle' &&
+    layer.rotationDeg === 0 &&
+    layer.fills.every((fill) => fill.kind === 'solid')
+  if (!isPlain) return { layer, box }
+  const seen = intersect(box, clip)
+  const corners = cutCorners(box, resolveCorners(layer.radius), seen)
+  return corners
+    ? { layer: { ...layer, radius: simpleCorners(corners) }, box: seen }
+    : { layer, box }
+}
+
 const kindOf = (layer: Layer): Piece['kind'] =>
   layer.type === 'text' || layer.type === 'image' || layer.type === 'line' ? layer.type : 'surface'
 
@@ -303,13 +317,11 @@ export const collectPieces = (
     const box = { ...layer.box, x: layer.box.x + left, y: layer.box.y + top }
     if (isUnseen(layer, layer.type === 'line' ? lineBox(layer, box) : box, clip)) return
     if (graphics.has(layer)) return add(layer, box, 'graphic')
-    if (clip && layer.type === 'rectangle' && isCuttable(layer)) {
-      return add(layer, intersect(box, clip), 'surface')
-    }
     if (!isContainer(layer)) {
       if (layer.type === 'line') return add(layer, lineBox(layer, box), 'line')
       const inside = withStrokeInside(layer, box)
-      return add(inside.layer, inside.box, kindOf(layer))
+      const seen = clip ? cutShape(inside.layer, inside.box, clip) : inside
+      return add(seen.layer, seen.box, kindOf(layer))
     }
     const joined = joinClips(layer)
     const seenOf = cuts(joined) ? cutToSeen(joined) : joined
