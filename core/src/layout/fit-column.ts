@@ -13,6 +13,7 @@ import {
   type Shell,
 } from './draft.js'
 import { type CrossAlign, type LayoutNode, type Limits } from './node.js'
+import { isPainted } from './pieces.js'
 import { findSpacing } from './spacing.js'
 import { isTight, limitText } from './text-width.js'
 
@@ -219,7 +220,8 @@ const withSpareRoom = (box: Box, drafts: readonly Draft[]): Box => {
 
 /** Reads things one under the other as a column. The drafts are in order from top to bottom. */
 export const fitColumn = (drafts: readonly Draft[], given: Shell): Draft => {
-  const shell = given.isPadded ? given : { ...given, box: withSpareRoom(given.box, drafts) }
+  const isBound = given.isPadded && (given.fills || isPainted(given.layer))
+  const shell = isBound ? given : { ...given, box: withSpareRoom(given.box, drafts) }
   const { box, isPadded } = shell
   const { left, right } = findPadding(drafts, shell)
   const width = box.width - left - right

@@ -11,16 +11,23 @@ const SPARE_PX = 4
 
 const spareRoom = ({ least, most }: WidthRange): number => Math.min(SPARE_PX, (most - least) / 2)
 
-/** Where the file knows better how wide the lines are than the fonts at hand, what it says goes for all. */
-const correctRange = (range: WidthRange | undefined, drawn: number): WidthRange | undefined => {
+/**
+ * Where the file knows better how wide the lines are than the fonts at hand, what it says goes for all. Lines with pieces in
+ * other fonts are also wider than their letters by the room around the pieces, which no text has here.
+ */
+const correctRange = (
+  range: WidthRange | undefined,
+  { runs, box: { width: drawn } }: TextLayer,
+): WidthRange | undefined => {
   if (!range || range.least === 0) return range
+  if (runs.some(({ style }) => style.family !== undefined)) return range
   const share = drawn / range.least
   return { least: drawn, most: Math.max(drawn + 0.1, range.most * share) }
 }
 
 /** The widths at which a text breaks as it was drawn; undefined where the file does not say, or none does. */
 export const keptWidths = (layer: TextLayer, measure: TextMeasure): WidthRange | undefined =>
-  correctRange(findWidthRange(layer, measure), layer.box.width)
+  correctRange(findWidthRange(layer, measure), layer)
 
 /** The box of a text of several lines with room to spare on the side its lines end. */
 const widen = (layer: TextLayer, box: Box, range: WidthRange): Box => {

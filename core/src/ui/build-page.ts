@@ -13,6 +13,7 @@ import { buildNode, OUTSIDE, type BuildContext } from './build/index.js'
 import { createControlIds } from './control-ids.js'
 import { joinSteps } from './join-steps.js'
 import { placeMain } from './landmarks.js'
+import { settleNesting } from './nesting.js'
 import type { UiNode, UiPage, UiPanel } from './nodes.js'
 import { findTargets } from './targets.js'
 
@@ -135,11 +136,13 @@ export const createPageBuilder = ({
       const finished = finishRoot(node, use)
       return use.kind === 'panel' ? finished : placeMain(finished)
     }
-    const joined = joinSteps(
-      screen.steps.map(({ fromPx, root: step }) => ({
-        fromPx,
-        root: finish(buildNode(context, step, OUTSIDE)),
-      })),
+    const joined = settleNesting(
+      joinSteps(
+        screen.steps.map(({ fromPx, root: step }) => ({
+          fromPx,
+          root: finish(buildNode(context, step, OUTSIDE)),
+        })),
+      ),
     )
     return {
       key: root.key,

@@ -1,0 +1,81 @@
+import type { UiBox, UiNode } from './nodes.js'
+
+// A page has one tree for all widths: what is right at each width may stand in something else at another. Parsers of HTML mend
+// what must not stand where it does by moving or leaving out elements, and the layout with them.
+
+type Item = NonNullable<UiNode['item']>
+type Parent = UiBox['role'] | Item | undefined
+
+const TABLE_PARTS: ReadonlySet<Item> = new Set([
+  'rowgroup',
+  'row',
+  'rowspacer',
+  'cell',
+  'columnheader',
+])
+
+/** What may stand in each part of a table. */
+const INSIDE: Readonly<Partial<Record<NonNullable<Parent>, ReadonlySet<Item>>>> = {
+  table: new Set(['rowgroup', 'row', 'rowspacer']),
+  rowgroup: new Set(['row', 'rowspacer']),
+  row: new Set(['cell', 'columnheader']),
+}
+
+const CELLS: ReadonlySet<Item> = new Set(['cell', 'columnheader'])
+
+const parentOf = (box: UiBox): Parent => box.role ?? box.item
+
+/** Whether a table and everything in it is built of rows and cells alone. */
+const isWholeTable = (box: UiBox): boolean => {
+  const parent = parentOf(box)
+  const allowed = box.columns === undefined ? parent && INSIDE[parent] : CELLS
+  if (!allowed) return true
+  return box.children.every(
+    (child) =>
+      child.item !== undefined &&
+      allowed.has(child.item) &&
+      (child.type !== 'box' || isWholeTable(child)),
+  )
+}
+
+const withoutItem = <T extends UiNode>({ item: _item, ...node }: T): T => node as unknown as T
+const withoutRole = ({ role: _role, columns: _columns, ...box }: UiBox): UiBox => box
+
+/** A table that is none at some width, as boxes. */
+const withoutTable = (box: UiBox): UiBox => {
+  const own = box.role === 'table' ? withoutRole(box) : box
+  return {
+    ...own,
+    children: own.children.map((child) => {
+      if (child.item === undefined || !TABLE_PARTS.has(child.item)) return child
+      const bare = withoutItem(child)
+      return bare.type === 'box' ? withoutTable(bare) : bare
+    }),
+  }
+}
+
+type Around = { readonly parent: Parent; readonly isInForm: boolean; readonly isInTable: boolean }
+
+const settle = (node: UiNode, { parent, isInForm, isInTable }: Around): UiNode => {
+  const isLost =
+    node.item !== undefined &&
+    ((TABLE_PARTS.has(node.item) && !isInTable) ||
+      ((node.item === 'listitem' || node.item === 'spacer') && parent !== 'list'))
+  const own = isLost ? withoutItem(node) : node
+  if (own.type !== 'box') return own
+  const isForm = own.role === 'form' || own.role === 'search'
+  const plain = isForm && isInForm ? withoutRole(own) : own
+  const box = plain.role === 'table' && !isWholeTable(plain) ? withoutTable(plain) : plain
+  const around: Around = {
+    parent: parentOf(box),
+    isInForm: isInForm || isForm,
+    isInTable: box.role === 'table' || (isInTable && box.item !== undefined),
+  }
+  const children = box.children.map((child) => settle(child, around))
+  const isSame = box === node && children.every((child, i) => child === box.children[i])
+  return isSame ? node : { ...box, children }
+}
+
+/** A page on which nothing stands where its element must not stand: no form in a form, no cell outside of a table. */
+export const settleNesting = (root: UiNode): UiNode =>
+  settle(root, { parent: undefined, isInForm: false, isInTable: false })
