@@ -1,4 +1,4 @@
-import { roundPx, type Box } from '../design/geometry.js'
+import { resolveSides, roundPx, type Box } from '../design/geometry.js'
 import type { Layer } from '../design/layer.js'
 import { lookOf } from './look.js'
 import type { Nest } from './nest.js'
@@ -118,6 +118,9 @@ export const findKin = (nests: readonly Nest[]): readonly Nest[] => {
   return nests.map(mark)
 }
 
+const TEXT_PX = 1.01
+const BOX_PX = 0.51
+
 /** The node without what is missing; undefined where nothing else is in it. */
 const strip = (node: LayoutNode): LayoutNode | undefined => {
   if (node.layer.key.endsWith(MISSING)) return undefined
@@ -127,13 +130,42 @@ const strip = (node: LayoutNode): LayoutNode | undefined => {
   const isSame =
     children.length === node.children.length &&
     children.every((child, i) => child === node.children[i])
+  if (isSame) return node
+  const left = { ...node, children }
+  const height = contentHeight(left)
   // What is missing kept it as high as it was drawn.
-  const limits = { ...node.limits, minHeight: roundPx(node.box.height) }
-  return isSame ? node : { ...node, children, limits }
+  return height === undefined || height >= node.box.height - BOX_PX
+    ? left
+    : { ...left, limits: { ...node.limits, minHeight: roundPx(node.box.height) } }
 }
 
-const TEXT_PX = 1.01
-const BOX_PX = 0.51
+const flowing = ({ children }: LayoutNode): readonly LayoutNode[] =>
+  children.filter(({ placement }) => placement.kind === 'flow')
+
+/** Where a container puts what is in it, all of it as large as it was drawn. */
+const solveDrawn = (node: LayoutNode): readonly Box[] | undefined =>
+  node.arrangement.kind === 'free'
+    ? undefined
+    : solveFlow(
+        node.arrangement,
+        flowing(node).map((child) => ({
+          node: child,
+          widest: child.box.width,
+          height: () => child.box.height,
+        })),
+        flowing(node).map(() => undefined),
+        { width: node.box.width, height: undefined },
+      )
+
+/** How high a container's content makes it, in px. */
+const contentHeight = (node: LayoutNode): number | undefined => {
+  const { arrangement } = node
+  if (arrangement.kind === 'free') return undefined
+  const boxes = solveDrawn(node) ?? []
+  const children = flowing(node)
+  const bottoms = boxes.map((box, i) => box.y + box.height + children[i]!.margin.bottom)
+  return Math.max(0, ...bottoms) + resolveSides(arrangement.padding).bottom
+}
 
 /** Whether what is left still stands where it was drawn. */
 const isInPlace = (node: LayoutNode, before: LayoutNode): boolean => {
@@ -146,18 +178,8 @@ const isInPlace = (node: LayoutNode, before: LayoutNode): boolean => {
     return was !== undefined && isInPlace(child, was)
   })
   if (!inner || arrangement.kind === 'free') return inner
-  const flowing = children.filter(({ placement }) => placement.kind === 'flow')
-  const solved = solveFlow(
-    arrangement,
-    flowing.map((child) => ({
-      node: child,
-      widest: child.box.width,
-      height: () => child.box.height,
-    })),
-    flowing.map(() => undefined),
-    { width: box.width, height: undefined },
-  )
-  return flowing.every((child, i) => {
+  const solved = solveDrawn(node) ?? []
+  return flowing(node).every((child, i) => {
     const got = solved[i]!
     const [x, y] = [child.box.x - box.x, child.box.y - box.y]
     const slack = child.layer.type === 'text' ? TEXT_PX : BOX_PX

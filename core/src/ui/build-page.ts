@@ -16,6 +16,7 @@ import { placeMain } from './landmarks.js'
 import { settleNesting } from './nesting.js'
 import type { UiNode, UiPage, UiPanel } from './nodes.js'
 import { findTargets } from './targets.js'
+import { withUniqueIds } from './unique-ids.js'
 
 /** What the pages of a project have in common while they are built. */
 export type PageSurroundings = Pick<
@@ -148,7 +149,7 @@ export const createPageBuilder = ({
       key: root.key,
       artboards: group.map((artboard) => artboard.key),
       widths: group.map((artboard) => artboard.box.width),
-      root: joined,
+      root: withUniqueIds(joined),
       widthPx: root.box.width,
       heightPx: root.box.height,
     }

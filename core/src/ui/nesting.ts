@@ -54,9 +54,23 @@ const withoutTable = (box: UiBox): UiBox => {
   }
 }
 
-type Around = { readonly parent: Parent; readonly isInForm: boolean; readonly isInTable: boolean }
+type Around = {
+  readonly parent: Parent
+  readonly isInForm: boolean
+  readonly isInTable: boolean
+  readonly isInPressed: boolean
+}
 
-const settle = (node: UiNode, { parent, isInForm, isInTable }: Around): UiNode => {
+/** What a link or a button holds is pressed with it, and labels nothing. */
+const withoutLabel = (node: UiNode): UiNode => {
+  if (!('labelFor' in node) || node.labelFor === undefined) return node
+  const { labelFor: _labelFor, ...bare } = node
+  return bare as UiNode
+}
+
+const settle = (given: UiNode, around: Around): UiNode => {
+  const { parent, isInForm, isInTable, isInPressed } = around
+  const node = isInPressed ? withoutLabel(given) : given
   const isLost =
     node.item !== undefined &&
     ((TABLE_PARTS.has(node.item) && !isInTable) ||
@@ -66,16 +80,17 @@ const settle = (node: UiNode, { parent, isInForm, isInTable }: Around): UiNode =
   const isForm = own.role === 'form' || own.role === 'search'
   const plain = isForm && isInForm ? withoutRole(own) : own
   const box = plain.role === 'table' && !isWholeTable(plain) ? withoutTable(plain) : plain
-  const around: Around = {
+  const inside: Around = {
     parent: parentOf(box),
     isInForm: isInForm || isForm,
     isInTable: box.role === 'table' || (isInTable && box.item !== undefined),
+    isInPressed: isInPressed || box.role === 'button' || box.link !== undefined,
   }
-  const children = box.children.map((child) => settle(child, around))
-  const isSame = box === node && children.every((child, i) => child === box.children[i])
-  return isSame ? node : { ...box, children }
+  const children = box.children.map((child) => settle(child, inside))
+  const isSame = box === given && children.every((child, i) => child === box.children[i])
+  return isSame ? given : { ...box, children }
 }
 
 /** A page on which nothing stands where its element must not stand: no form in a form, no cell outside of a table. */
 export const settleNesting = (root: UiNode): UiNode =>
-  settle(root, { parent: undefined, isInForm: false, isInTable: false })
+  settle(root, { parent: undefined, isInForm: false, isInTable: false, isInPressed: false })
