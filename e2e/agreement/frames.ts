@@ -46,7 +46,7 @@ export const solve = (
 
 /** Where an element is; of words also where they are in it, since a box without a look may be wider than it has to be. */
 export type FoundBox = Box & {
-  readonly words?: Pick<Box, 'x' | 'width'> & { readonly align: string }
+  readonly words?: Pick<Box, 'x' | 'width' | 'height'> & { readonly align: string }
 }
 export type Found = Readonly<Record<string, FoundBox>>
 
@@ -85,7 +85,8 @@ export const layOut = (
               range.selectNodeContents(element)
               const inked = range.getBoundingClientRect()
               const align = getComputedStyle(element).textAlign
-              boxes[key] = { ...box, words: { x: inked.x, width: inked.width, align } }
+              const { x: left, width: wide, height: high } = inked
+              boxes[key] = { ...box, words: { x: left, width: wide, height: high, align } }
             }
           }
           return boxes
@@ -95,13 +96,19 @@ export const layOut = (
     { htmls: documents, sizes: widths },
   )
 
+/** Letters are lower than their line, by less than another line. */
+const LESS_THAN_A_LINE_PX = 16
+
 /** How far what the browser shows is from where the solver has it, in px. */
 export const distance = (solved: Box, { words, ...found }: FoundBox): number => {
-  const down = Math.max(
-    Math.abs(solved.y - found.y),
-    Math.abs(solved.y + solved.height - found.y - found.height),
-  )
+  const top = Math.abs(solved.y - found.y)
+  const bottom = Math.abs(solved.y + solved.height - found.y - found.height)
+  // A text may be higher than its lines, which begin at its top: their number is what counts.
+  const isLines = words && Math.abs(words.height - solved.height) < LESS_THAN_A_LINE_PX
+  const down = isLines && found.height > solved.height ? top : Math.max(top, bottom)
   if (words) {
+    // Words that reach out of their box stand where its own width puts them.
+    if (words.width > found.width + 1) return down
     const free = solved.width - words.width
     const share = words.align === 'center' ? 0.5 : words.align === 'end' ? 1 : 0
     return Math.max(down, Math.abs(solved.x + free * share - words.x))

@@ -127,6 +127,27 @@ const node: fc.Arbitrary<Json> = fc.letrec<{ node: Json }>((tie) => ({
   ),
 })).node
 
+type Layer = Json & {
+  readonly type: string
+  readonly layout?: { readonly kind: string }
+  readonly sizing: { readonly width: Sizing; readonly height: Sizing }
+  readonly children?: readonly Layer[]
+}
+
+/** In a container that is as wide as its content nothing is as wide as the container: that would say nothing. */
+const settled = (layer: Layer, isInFit: boolean): Layer => {
+  const isStretched = layer.sizing.width === 'stretch'
+  const own: Sizing = layer.type === 'rectangle' ? 'fixed' : 'fit'
+  const width = isInFit && isStretched ? own : layer.sizing.width
+  const isFit = width === 'fit' && layer.layout !== undefined && layer.layout.kind !== 'grid'
+  const sizing = { ...layer.sizing, width: layer.layout?.kind === 'grid' ? 'stretch' : width }
+  return {
+    ...layer,
+    sizing,
+    ...(layer.children ? { children: layer.children.map((child) => settled(child, isFit)) } : {}),
+  }
+}
+
 /** Gives every layer a key of its own, by its place. */
 const withKeys = (layer: Json, key: string): Json => {
   const { children, ...rest } = layer as { children?: readonly Json[] }
@@ -161,5 +182,26 @@ export const designOf = (screen: Json): Json => ({
   version: 1,
   name: 'Tree',
   assets: { grey: { name: 'grey.png', mime: 'image/png', data: PICTURE, width: 64, height: 48 } },
-  screens: [withKeys(screen, 'n')],
+  screens: [withKeys(settled(screen as Layer, false), 'n')],
 })
+
+/** A layer and what is in it, in one line: what a person needs to see of a tree that went wrong. */
+export const outline = (layer: Json): string => {
+  const { key, type, layout, sizing, children, box, align, runs } = layer as {
+    key: string
+    type: string
+    layout?: Json
+    sizing: Json
+    children?: readonly Json[]
+    box: Json
+    align?: string
+    runs?: readonly { text: string }[]
+  }
+  const size = `${String(sizing['width'])}/${String(sizing['height'])}`
+  const words = runs ? ` ${runs[0]!.text.split(' ').length} words ${align}` : ''
+  const how = layout
+    ? ` ${JSON.stringify(layout).replace(/["{}]/g, '')}`
+    : ` ${String(box['width'])}×${String(box['height'])}`
+  const inside = children ? ` [${children.map(outline).join(', ')}]` : ''
+  return `${key} ${type} ${size}${words}${how}${inside}`
+}

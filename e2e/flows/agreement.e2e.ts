@@ -2,7 +2,7 @@ import { expect, test } from '@playwright/test'
 import fc from 'fast-check'
 import { readDesign, type Box, type Design } from '@unimorph/core'
 import { distance, documentOf, layOut, solve } from '../agreement/frames.js'
-import { tree, type Json } from '../agreement/trees.js'
+import { outline, tree, type Json } from '../agreement/trees.js'
 
 // What the solver says of a page is what proofs and sweeps go by: the browser has to say the same.
 
@@ -40,9 +40,8 @@ test(`${COUNT} screens with stated layout are laid out by Chromium as the solver
     )
     designs.forEach((design, i) => {
       const solved = solve(design, WIDTHS)
-      WIDTHS.forEach((width, at) => {
-        const boxes = found[i]![at]!
-        for (const [key, box] of Object.entries(boxes)) {
+      for (const [at, width] of WIDTHS.entries()) {
+        for (const [key, box] of Object.entries(found[i]![at]!)) {
           const own = solved[at]!.get(key)
           // A screen is at least as high as the window.
           if (!own || key === 'n' || distance(own, box) <= MOST_APART_PX) continue
@@ -50,13 +49,13 @@ test(`${COUNT} screens with stated layout are laid out by Chromium as the solver
           apart.push({ what, json: batch[i]! })
           return
         }
-      })
+      }
     })
   }
   const shortest = apart
-    .map(({ what, json }) => `${what}\n${JSON.stringify(json['screens'])}`)
+    .map(({ what, json }) => `${what}\n${outline((json['screens'] as readonly Json[])[0]!)}`)
     .sort((a, b) => a.length - b.length)
-    .slice(0, 3)
+    .slice(0, 9)
     .join('\n')
   expect(apart.length, `seed ${SEED}; the smallest of them:\n${shortest}`).toBe(0)
 })

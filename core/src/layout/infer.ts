@@ -67,6 +67,20 @@ const nestsOf = (block: Block): readonly Nest[] => {
   return block.parts.flatMap(nestsOf)
 }
 
+/**
+ * Whether something without content is to take the room of a container that is as wide as its content: the two say nothing
+ * of how wide it is, and it stays as it was drawn.
+ */
+const takesNothing = (child: Layer, container: Layer): boolean => {
+  if (child.sizing.width !== 'stretch' || container.sizing.width !== 'fit') return false
+  const hasContent = (layer: Layer): boolean =>
+    layer.type === 'text' || (isContainer(layer) && layer.children.length > 0)
+  if (hasContent(child)) return false
+  const others = isContainer(container) ? container.children : []
+  const layout = isContainer(container) && container.type !== 'group' ? container.layout : undefined
+  return layout?.kind !== 'column' || !others.some((other) => other !== child && hasContent(other))
+}
+
 /** Infers how the contents of one container of the file are laid out; containers in it are asked in turn. */
 export class Inference {
   private readonly bundles = new Map<string, Layer>()
@@ -120,7 +134,10 @@ export class Inference {
       const { node } = draft
       const isSized = node.arrangement.kind !== 'free' || node.layer.type === 'text'
       const sizing = {
-        width: child.sizing.width === 'fit' && !isSized ? 'fixed' : child.sizing.width,
+        width:
+          (child.sizing.width === 'fit' && !isSized) || takesNothing(child, layer)
+            ? 'fixed'
+            : child.sizing.width,
         height: child.sizing.height === 'fit' && !isSized ? 'fixed' : child.sizing.height,
       } as const
       const keepsLines = node.layer.type === 'text' && child.sizing.width === 'fit'

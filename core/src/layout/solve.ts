@@ -17,8 +17,16 @@ export type Flow = Exclude<LayoutNode['arrangement'], { kind: 'free' }>
 const clamp = (value: number, least = 0, most = Infinity): number =>
   Math.max(least, Math.min(most, value))
 
-const clampWidth = (value: number, { limits }: LayoutNode): number =>
-  clamp(value, limits.minWidth, limits.maxWidth)
+/** Nothing is narrower than its own padding. */
+const clampWidth = (value: number, node: LayoutNode): number =>
+  Math.max(sidesOf(node), clamp(value, node.limits.minWidth, node.limits.maxWidth))
+
+/** Padding at both sides of a container, in px. */
+const sidesOf = ({ arrangement }: LayoutNode): number => {
+  if (arrangement.kind === 'free') return 0
+  const { left, right } = resolveSides(arrangement.padding)
+  return left + right
+}
 
 const heightAt = (child: Measured, width: number): number => {
   const { node } = child
@@ -30,10 +38,22 @@ const heightAt = (child: Measured, width: number): number => {
 /** The width of a child that may be at most `room` wide, and takes it all when `takes`. */
 const widthIn = (child: Measured, room: number, takes: boolean): number => {
   const { node } = child
-  if (node.sizing.width === 'fixed') return clampWidth(node.box.width, node)
+  if (node.sizing.width === 'fixed') {
+    // Pictures are never wider than what they stand in: style sheets begin with that.
+    const isPicture = node.layer.type === 'image' && node.children.length === 0
+    return clampWidth(isPicture ? Math.min(node.box.width, room) : node.box.width, node)
+  }
   if (node.sizing.width === 'stretch' || takes) return clampWidth(room, node)
-  return clampWidth(Math.min(child.widest ?? room, room), node)
+  // CSS Box Sizing 3, 5.1: as wide as its content where there is room, else as the room, but never too narrow for a word.
+  const widest = child.widest ?? room
+  return clampWidth(Math.min(widest, Math.max(child.least ?? 0, room)), node)
 }
+
+/** How wide a child of a row is before it has to shrink: as its content, whatever room there is (CSS Flexible Box Layout 1, 9.2). */
+const baseWidth = (child: Measured, room: number): number =>
+  child.node.sizing.width === 'fit' && child.widest !== undefined
+    ? clampWidth(child.widest, child.node)
+    : widthIn(child, room, false)
 
 const alignOffset = (align: string, room: number, size: number): number =>
   align === 'centre' ? (room - size) / 2 : align === 'end' ? room - size : 0
@@ -57,8 +77,10 @@ const solveColumn = (
     const w = widthIn(child, room, self === 'stretch' && node.sizing.width !== 'fit')
     y += margin.top + (i > 0 ? flow.gap : 0)
     const h = heightAt(child, w)
+    // What takes all the room there is begins at its start, even where that is too little.
+    const takesAll = node.sizing.width === 'stretch' && node.limits.maxWidth === undefined
     boxes.push({
-      x: padding.left + margin.left + alignOffset(self, room, w),
+      x: padding.left + margin.left + (takesAll ? 0 : alignOffset(self, room, w)),
       y,
       width: w,
       height: h,
@@ -81,25 +103,32 @@ const solveColumn = (
   })
 }
 
-/** Takes what is too much from children that may be narrower, each in proportion to its width. */
+/**
+ * Takes what is too much from children that may be narrower, each in proportion to the width of its content; one that meets
+ * its least width keeps that, and the others are asked anew (CSS Flexible Box Layout 1, 9.7).
+ */
 const shrinkWidths = (
   children: readonly Measured[],
   widths: readonly number[],
   room: number,
 ): number[] => {
-  const result = [...widths]
-  const floor = (i: number): number => Math.min(result[i]!, children[i]!.least ?? result[i]!)
-  for (let turn = 0; turn < children.length; turn++) {
-    const excess = result.reduce((sum, w) => sum + w, 0) - room
-    if (excess <= 0.01) break
-    const open = result.flatMap((w, i) => (w > floor(i) + 0.01 ? [i] : []))
-    const total = open.reduce((sum, i) => sum + result[i]!, 0)
-    if (open.length === 0) break
-    for (const i of open) {
-      result[i] = Math.max(floor(i), result[i]! - (excess * result[i]!) / total)
-    }
+  const total = widths.reduce((sum, width) => sum + width, 0)
+  if (total - room <= 0.01) return [...widths]
+  const floors = widths.map((width, i) => Math.min(width, children[i]!.least ?? width))
+  const shares = widths.map((width, i) => Math.max(0, width - sidesOf(children[i]!.node)))
+  const frozen = new Set(widths.flatMap((width, i) => (floors[i]! >= width ? [i] : [])))
+  for (;;) {
+    const open = widths.flatMap((_, i) => (frozen.has(i) ? [] : [i]))
+    const kept = widths.reduce((sum, width, i) => sum + (frozen.has(i) ? floors[i]! : width), 0)
+    const excess = kept - room
+    const weight = open.reduce((sum, i) => sum + shares[i]!, 0)
+    const shrunk = widths.map((width, i) =>
+      frozen.has(i) ? floors[i]! : width - (weight > 0 ? (excess * shares[i]!) / weight : 0),
+    )
+    const violating = open.filter((i) => shrunk[i]! < floors[i]!)
+    if (violating.length === 0 || excess <= 0) return shrunk
+    for (const i of violating) frozen.add(i)
   }
-  return result
 }
 
 /** How wide each child of a container is that is `width` wide, in px. */
@@ -138,21 +167,24 @@ const shareWidths = (children: readonly Measured[], inner: number, gap: number):
   const gaps = gap * Math.max(0, children.length - 1)
   const fixed = new Map<number, number>()
   children.forEach((child, i) => {
-    if (child.node.sizing.width !== 'stretch') fixed.set(i, widthIn(child, inner, false))
+    if (child.node.sizing.width !== 'stretch') fixed.set(i, baseWidth(child, inner))
   })
   const margins = children.reduce((sum, { node }) => sum + outer(node), 0)
   // A child that meets a limit keeps it, and the others share the rest anew.
   for (;;) {
     const taken = [...fixed.values()].reduce((sum, w) => sum + w, 0)
     const open = children.flatMap((_, i) => (fixed.has(i) ? [] : [i]))
+    // A flex basis of 0 is that of the content: padding comes on top of it, and is not shared out.
+    const bases = open.reduce((sum, i) => sum + sidesOf(children[i]!.node), 0)
     const share =
-      open.length === 0 ? 0 : Math.max(0, (inner - gaps - margins - taken) / open.length)
-    const limited = open.find((i) => clampWidth(share, children[i]!.node) !== share)
+      open.length === 0 ? 0 : Math.max(0, (inner - gaps - margins - taken - bases) / open.length)
+    const widthOf = (i: number): number => sidesOf(children[i]!.node) + share
+    const limited = open.find((i) => clampWidth(widthOf(i), children[i]!.node) !== widthOf(i))
     if (limited === undefined) {
-      const widths = children.map((_, i) => fixed.get(i) ?? share)
+      const widths = children.map((_, i) => fixed.get(i) ?? widthOf(i))
       return shrinkWidths(children, widths, inner - gaps - margins)
     }
-    fixed.set(limited, clampWidth(share, children[limited]!.node))
+    fixed.set(limited, clampWidth(widthOf(limited), children[limited]!.node))
   }
 }
 
@@ -181,10 +213,11 @@ const solveRow = (
       0,
     ) +
     flow.gap * Math.max(0, children.length - 1)
-  const free = Math.max(0, inner - used)
+  const left = inner - used
+  const free = Math.max(0, left)
   const pushed = children.filter(({ node }) => node.isPushed).length
   const lead =
-    pushed > 0 ? 0 : flow.distribute === 'centre' ? free / 2 : flow.distribute === 'end' ? free : 0
+    pushed > 0 ? 0 : flow.distribute === 'centre' ? left / 2 : flow.distribute === 'end' ? left : 0
   const between =
     pushed === 0 && flow.distribute === 'between' && children.length > 1
       ? free / (children.length - 1)
@@ -205,7 +238,30 @@ const solveRow = (
   })
 }
 
+type LineItem = { readonly node: LayoutNode; readonly width: number; readonly height: number }
+
+const outerWidth = ({ node: { margin }, width }: LineItem): number =>
+  width + margin.left + margin.right
+
 /** Lines are filled as far as things fit (CSS Flexible Box Layout 1, 9.3); things keep their width. */
+const breakLines = (items: readonly LineItem[], gap: number, inner: number): LineItem[][] => {
+  const lines: LineItem[][] = []
+  let x = 0
+  for (const item of items) {
+    const outer = outerWidth(item)
+    const line = lines.at(-1)
+    if (line && x + gap + outer <= inner + 0.01) {
+      line.push(item)
+      x += gap + outer
+    } else {
+      lines.push([item])
+      x = outer
+    }
+  }
+  return lines
+}
+
+/** Things in lines; each line has the room that is left to itself, and is as high as the highest in it. */
 const solveWrap = (
   flow: Extract<Flow, { kind: 'row' }>,
   children: readonly Measured[],
@@ -213,24 +269,36 @@ const solveWrap = (
 ): Box[] => {
   const padding = resolveSides(flow.padding)
   const inner = width - padding.left - padding.right
-  const boxes: Box[] = []
-  let [x, y, line] = [0, 0, 0]
-  for (const child of children) {
-    const { margin } = child.node
+  const items = children.map((child): LineItem => {
     const own = widthIn(child, inner, false)
-    const outer = own + margin.left + margin.right
-    if (x > 0 && x + flow.gap + outer > inner + 0.01) {
-      y += line + (flow.lineGap ?? flow.gap)
-      x = 0
-      line = 0
-    } else if (x > 0) x += flow.gap
-    const height = heightAt(child, own)
-    const place = { x: padding.left + x + margin.left, y: padding.top + y + margin.top }
-    boxes.push({ ...place, width: own, height })
-    x += outer
-    line = Math.max(line, height + margin.top + margin.bottom)
-  }
-  return boxes
+    return { node: child.node, width: own, height: heightAt(child, own) }
+  })
+  let y = padding.top
+  return breakLines(items, flow.gap, inner).flatMap((line) => {
+    const used =
+      line.reduce((sum, item) => sum + outerWidth(item), 0) + flow.gap * (line.length - 1)
+    const free = inner - used
+    const between =
+      flow.distribute === 'between' && line.length > 1 ? Math.max(0, free) / (line.length - 1) : 0
+    const high = Math.max(
+      ...line.map(({ node, height }) => height + node.margin.top + node.margin.bottom),
+    )
+    const top = y
+    y += high + (flow.lineGap ?? flow.gap)
+    let x =
+      padding.left +
+      (flow.distribute === 'centre' ? free / 2 : flow.distribute === 'end' ? free : 0)
+    return line.map((item) => {
+      const { node } = item
+      const { margin } = node
+      const room = high - margin.top - margin.bottom
+      const height = node.sizing.height === 'stretch' ? room : item.height
+      const down = alignOffset(node.self ?? flow.align, room, height)
+      const box = { x: x + margin.left, y: top + margin.top + down, width: item.width, height }
+      x += outerWidth(item) + flow.gap + between
+      return box
+    })
+  })
 }
 
 /** How wide each column of a grid is where all of them together are `room` px wide, without their gaps. */
@@ -240,7 +308,7 @@ export const columnWidths = (
 ): number[] => {
   const shares = tracks ?? Array.from({ length: columns }, () => 1)
   const total = shares.reduce((sum, share) => sum + share, 0)
-  return shares.map((share) => (room * share) / total)
+  return shares.map((share) => (Math.max(0, room) * share) / total)
 }
 
 const solveGrid = (

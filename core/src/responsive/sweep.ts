@@ -42,7 +42,8 @@ const findFaults = (placed: readonly Placed[], windowPx: number): Fault[] => {
     const clip = parent ? clips.get(parent) : undefined
     if (isClipping) clips.set(node, box)
     else if (clip) clips.set(node, clip)
-    const over = box.x + box.width - windowPx
+    // What reaches out at its start cannot even be scrolled to.
+    const over = Math.max(box.x + box.width - windowPx, node.placement.kind === 'flow' ? -box.x : 0)
     const isInScroll = parent !== undefined && scrolling.has(parent)
     if (over > SLACK_PX && !isInScroll && !clip) {
       faults.push({ kind: 'overflow', layer: node.layer.key, px: over })

@@ -53,6 +53,13 @@ export const paddingAt = (node: LayoutNode, flow: Flow, width: number) => {
   }
 }
 
+/** What has no content and takes the width there is asks for none. */
+const asksNothing = (node: LayoutNode): boolean =>
+  node.sizing.width === 'stretch' &&
+  node.layer.type !== 'text' &&
+  node.layer.type !== 'image' &&
+  node.children.length === 0
+
 const limit = (value: number, { limits }: LayoutNode): number =>
   Math.max(limits.minWidth ?? 0, Math.min(limits.maxWidth ?? Infinity, value))
 
@@ -85,6 +92,7 @@ export const createSolver = (measure: TextMeasure): Solver => {
   const widests = new Map<LayoutNode, number>()
   const leasts = new Map<LayoutNode, number>()
   const narrowests = new Map<LayoutNode, number>()
+  const floors = new Map<LayoutNode, number>()
   const heights = new Map<LayoutNode, Map<number, number>>()
   // A container's height is found before its place: what was laid out for the one does for the other.
   const solved = new Map<
@@ -116,17 +124,24 @@ export const createSolver = (measure: TextMeasure): Solver => {
    * A container's extent across, from that of its children: side by side they add up. `wraps`: where they may go on
    * in the next line, the widest decides.
    */
-  const across = (node: LayoutNode, of: (child: LayoutNode) => number, wraps: boolean): number => {
+  const across = (
+    node: LayoutNode,
+    of: (child: LayoutNode) => number,
+    wraps: boolean,
+    isCss = false,
+  ): number => {
     const { arrangement } = node
     if (arrangement.kind === 'free') return node.box.width
     const padding = resolveSides(arrangement.padding)
     const children = flowChildren(node).filter((child) => !child.folds)
-    const sizes = children.map((child) => of(child) + sideRoom(child))
+    const sizes = children.map((child) => (asksNothing(child) ? 0 : of(child)) + sideRoom(child))
     const widestChild = Math.max(0, ...sizes)
     const sides = padding.left + padding.right
     if (arrangement.kind === 'column') return widestChild + sides
     if (arrangement.kind === 'grid') {
       const { columns, columnGap, tracks } = arrangement
+      // Tracks of `minmax(0, 1fr)` ask for nothing.
+      if (isCss) return (columns - 1) * columnGap + sides
       if (!tracks) return columns * widestChild + (columns - 1) * columnGap + sides
       // Tracks grow together: the one that is fullest for its share decides.
       const total = tracks.reduce((sum, t) => sum + t, 0)
@@ -179,12 +194,24 @@ export const createSolver = (measure: TextMeasure): Solver => {
   const narrowest = (node: LayoutNode): number =>
     remember(narrowests, node, () => findLeast(node, narrowest, false))
 
+  /** As narrow as a browser makes it, whatever reaches out of it then (`min-content`). */
+  const floor = (node: LayoutNode): number =>
+    remember(floors, node, () =>
+      node.children.length === 0 ||
+      node.arrangement.kind === 'free' ||
+      node.sizing.width === 'fixed' ||
+      node.scrolls ||
+      node.folds
+        ? least(node)
+        : Math.max(node.limits.minWidth ?? 0, across(node, floor, true, true)),
+    )
+
   const measured = (node: LayoutNode, breaks = false): Measured => ({
     node,
     widest: node.sizing.width === 'stretch' ? undefined : widest(node),
     ...(node.sizing.width === 'fixed' && node.fitsParent !== true
       ? {}
-      : { least: breaks ? narrowest(node) : least(node) }),
+      : { least: breaks ? narrowest(node) : floor(node) }),
     height: (width) => height(node, width),
   })
 

@@ -37,11 +37,14 @@ const splitWords = (layer: TextLayer, measure: TextMeasure): Word[] => {
   return words
 }
 
+/** Widths are given to a hundredth of a px; a line that is wider by more than that breaks. */
+const ROUNDING_PX = 0.02
+
 const countLines = (words: readonly Word[], width: number): number => {
   let lines = 1
   let x = 0
   words.forEach((word, i) => {
-    if (x > 0 && x + word.width > width + 0.5) {
+    if (x > 0 && x + word.width > width + ROUNDING_PX) {
       lines++
       x = 0
     }

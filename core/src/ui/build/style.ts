@@ -14,6 +14,13 @@ import {
 import { buildBorder } from './border.js'
 import type { BuildContext, Surroundings } from './context.js'
 
+/** Whether something as large as its content shows that it is, where all else takes the room there is across. */
+const staysSmall = ({ layer, sizing, textAlign }: LayoutNode, parent: string): boolean => {
+  // Words that begin at the start of a larger box stand where they would in their own.
+  if (parent !== 'column') return layer.type !== 'text' && sizing.height === 'fit'
+  return sizing.width === 'fit' && (layer.type !== 'text' || (textAlign ?? layer.align) !== 'start')
+}
+
 const placeOf = (node: LayoutNode, around: Surroundings): UiPlace => {
   if (!around.parent) return { kind: 'root' }
   const { layer, placement, self, margin, isPushed } = node
@@ -22,7 +29,8 @@ const placeOf = (node: LayoutNode, around: Surroundings): UiPlace => {
     const { columns = 1, rows = 1 } = layer.span ?? {}
     const parent = arrangement.kind === 'free' ? 'column' : arrangement.kind
     const align = arrangement.kind === 'free' ? 'start' : arrangement.align
-    const other = self ? { self } : {}
+    const own = self ?? (align === 'stretch' && staysSmall(node, parent) ? 'start' : undefined)
+    const other = own ? { self: own } : {}
     return { kind: 'flow', parent, columns, rows, align, ...other, margin, isPushed }
   }
   const inset = around.border?.kind === 'border' ? around.border.widths : undefined
