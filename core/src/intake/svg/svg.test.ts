@@ -406,4 +406,52 @@ describe('dangerous files', () => {
       expect(notes).toMatchObject([{ code: 'intake/number-refused', where: { layer: 'wild' } }])
     },
   )
+
+  test('of a filter that gives nothing but a shadow, the layer itself is not seen', () => {
+    const { layers, notes } = svgLayers(
+      '<defs><filter id="f"><feOffset in="SourceAlpha" dy="3"/><feGaussianBlur stdDeviation="2"/><feColorMatrix values="0 0 0 0 0 0 0 0 0 0 0 0 0 0 0 0 0 0 0.2 0"/></filter></defs>' +
+        '<rect width="80" height="40" rx="6" fill="#000" filter="url(#f)"/>',
+    )
+    expect(notes).toEqual([])
+    expect(layers[0]).toMatchObject({ fills: [], effects: [{ kind: 'shadow', y: 3, blur: 4 }] })
+  })
+
+  test('a shape without a width or a height is not drawn', () => {
+    const { layers, notes } = svgLayers(
+      '<rect width="0" height="0" fill="#fff" stroke="#000"/><ellipse rx="4" ry="0"/><rect id="Box" width="9" height="9"/>',
+    )
+    expect(layers.map(({ name }) => name)).toEqual(['Box'])
+    expect(notes).toEqual([])
+  })
+})
+
+describe('lines of a text', () => {
+  const lines = (...all: readonly (readonly [x: number, y: number, words: string])[]) =>
+    svgLayers(
+      `<text font-family="Liberation Mono" font-size="10">${all
+        .map(([x, y, words]) => `<tspan x="${x}" y="${y}">${words}</tspan>`)
+        .join('')}</text>`,
+    ).layers[0]
+
+  test('lines of code stay lines, moved in by as many spaces as they were', () => {
+    expect(lines([0, 20, 'tide {'], [12, 36, 'ebb'], [12, 52, 'flow'], [0, 68, '}'])).toMatchObject(
+      {
+        runs: [{ text: 'tide {\n\u00a0\u00a0ebb\n\u00a0\u00a0flow\n}' }],
+      },
+    )
+  })
+
+  test('a line that was left empty stays', () => {
+    expect(lines([0, 20, 'marsh'], [0, 36, 'heron'], [0, 68, 'pier'])).toMatchObject({
+      style: { lineHeight: 16 },
+      runs: [{ text: expect.stringMatching(/heron\n\npier$/) as string }],
+    })
+  })
+
+  test('raised letters belong to the line they follow', () => {
+    expect(lines([0, 20, 'depth in m'], [61, 16, '2'])).toMatchObject({
+      lines: [{ start: 0 }],
+      runs: [{ text: expect.stringMatching(/^depth in m ?2$/) as string }],
+    })
+  })
 })
