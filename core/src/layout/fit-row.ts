@@ -147,7 +147,7 @@ const growsByConstraint = ({ node }: Draft): boolean => {
   return stated === 'both' || stated === 'scale'
 }
 
-const findWidths = (drafts: readonly Draft[], gaps: readonly number[]): Widths => {
+const findWidths = (drafts: readonly Draft[], gaps: readonly number[], fills: boolean): Widths => {
   const widths = drafts.map((d) => d.node.box.width)
   const open = drafts.flatMap((d, i) =>
     (d.range ??
@@ -160,7 +160,10 @@ const findWidths = (drafts: readonly Draft[], gaps: readonly number[]): Widths =
   )
   const isRegular = drafts.length > 1 && isEven(widths) && isEven(gaps)
   const all = new Set(drafts.keys())
-  const isFree = open.length > 0 || drafts.every((d) => isShape(d.node) || d.hollow !== undefined)
+  // Three or more of one width from edge to edge are columns, whatever is in them.
+  const areColumns = fills && drafts.length > 2 && drafts.every((d) => d.node.children.length > 0)
+  const isFree =
+    open.length > 0 || areColumns || drafts.every((d) => isShape(d.node) || d.hollow !== undefined)
   if (isRegular && boxes && isFree) {
     return { kind: 'stretch', which: all }
   }
@@ -209,7 +212,7 @@ export const fitRow = (drafts: readonly Draft[], shell: Shell): Draft => {
 
   const lead = boxes[0]!.x - box.x
   const trail = endOn(box, 'x') - endOn(boxes.at(-1)!, 'x')
-  const widths = findWidths(drafts, gaps)
+  const widths = findWidths(drafts, gaps, fills)
   const own = findAlong(
     lead,
     trail,
