@@ -16,6 +16,10 @@ export type Draft = {
    * (`shape`), pictures for that of their file, whatever else is there (`picture`).
    */
   readonly hollow?: 'shape' | 'picture' | undefined
+  /** How far it reaches beyond what was drawn, at its end, only so that rounding does not break a text, in px. */
+  readonly spare?: number
+  /** How far its end may be from where it seems to be, since its font is not at hand, in px. */
+  readonly doubt?: number
   /** For texts of several lines: the widths that keep them. */
   readonly range?: WidthRange
   /** Where the first line's letters stand, from the top, in px. For texts. */

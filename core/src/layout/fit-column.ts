@@ -130,13 +130,19 @@ const alignOf = (drafts: readonly Draft[], across: readonly Across[]): CrossAlig
   return only === 'full' || only === undefined ? 'stretch' : only
 }
 
+/** How far the end of the widest thing in a box may be from where it seems to be. */
+const doubtOf = (drafts: readonly Draft[], box: Box): number => {
+  const ends = drafts.map(({ node }) => endOn(node.box, 'x') - box.x)
+  return drafts[ends.indexOf(Math.max(...ends))]?.doubt ?? 0
+}
+
 type Padding = { readonly left: number; readonly right: number }
 
 const findPadding = (drafts: readonly Draft[], { layer, box, isPadded }: Shell): Padding => {
   if (!isPadded) return { left: 0, right: 0 }
   const least = borderOf(layer)
   const lefts = drafts.map(({ node }) => node.box.x - box.x)
-  const rights = drafts.map(({ node }) => endOn(box, 'x') - endOn(node.box, 'x'))
+  const rights = drafts.map(({ node, spare = 0 }) => endOn(box, 'x') - endOn(node.box, 'x') + spare)
   const left = Math.max(least.left, Math.min(...lefts))
   const right = Math.max(least.right, Math.min(...rights))
   const isCentred = lefts.every((l, i) => Math.abs(l - rights[i]!) <= SAME_MIDDLE_PX)
@@ -147,9 +153,9 @@ const findPadding = (drafts: readonly Draft[], { layer, box, isPadded }: Shell):
       ? { left: NARROW_PADDING_PX, right: NARROW_PADDING_PX }
       : { left: even, right: even }
   }
-  // Content that ends earlier on one side than it begins on the other just is not longer.
+  // Content that ends earlier on one side than it begins on the other just is not longer, or is measured too long.
   if (right > left && Math.abs(right - left) > SAME_PX) return { left, right: left }
-  return { left, right }
+  return left - right <= doubtOf(drafts, box) ? { left, right: left } : { left, right }
 }
 
 const childNode = (
@@ -227,7 +233,9 @@ export const fitColumn = (drafts: readonly Draft[], given: Shell): Draft => {
   const width = box.width - left - right
   const across = drafts.map((draft) => {
     const l = draft.node.box.x - (box.x + left)
-    const r = width - l - draft.node.box.width
+    const reach = width - l - draft.node.box.width
+    // Room to spare does not count where there is none.
+    const r = reach < 0 ? Math.min(0, reach + (draft.spare ?? 0)) : reach
     return isText(draft) ? acrossText(draft, l, r, width) : acrossBox(draft, l, r)
   })
   const align = alignOf(drafts, across)
@@ -253,7 +261,11 @@ export const fitColumn = (drafts: readonly Draft[], given: Shell): Draft => {
       ? undefined
       : natural.width + across[i]!.left + across[i]!.right,
   )
-  const fitted = inner.every((w) => w !== undefined) ? Math.max(...inner) + left + right : undefined
+  const asMeasured = inner.every((w) => w !== undefined)
+    ? Math.max(...inner) + left + right
+    : undefined
+  const isOff = asMeasured !== undefined && asMeasured - box.width <= doubtOf(drafts, box)
+  const fitted = isOff && asMeasured > box.width ? box.width : asMeasured
   const hollow =
     fitted === undefined ? undefined : findHollow(drafts, across, inner, fitted - left - right)
   const missing = Math.min(0, below - border.bottom)
@@ -275,5 +287,7 @@ export const fitColumn = (drafts: readonly Draft[], given: Shell): Draft => {
       height: isOpen ? box.height - below + bottom : box.height - missing,
     },
     hollow,
+    ...(isPadded ? {} : { doubt: doubtOf(drafts, box) }),
+    spare: endOn(box, 'x') - endOn(given.box, 'x'),
   }
 }

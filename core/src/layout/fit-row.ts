@@ -92,15 +92,20 @@ type Along = {
 }
 
 /** The padding of a row whose children all have their own size, and where they stand in the room left. */
-const findAlong = (lead: number, trail: number, shell: Shell, holdsGroups: boolean): Along => {
+const findAlong = (
+  lead: number,
+  trail: number,
+  shell: Shell,
+  { holdsGroups, doubt }: { readonly holdsGroups: boolean; readonly doubt: number },
+): Along => {
   const least = borderOf(shell.layer)
   const room = {
     lead: Math.max(least.left, roundPx(lead)),
     trail: Math.max(least.right, roundPx(trail)),
   }
   if (!shell.isPadded) return { lead: 0, trail: 0, distribute: 'start', isFitted: true }
-  if (Math.abs(lead - trail) <= 2 * SAME_MIDDLE_PX) {
-    const even = roundPx((room.lead + room.trail) / 2)
+  if (Math.abs(lead - trail) <= Math.max(2 * SAME_MIDDLE_PX, doubt)) {
+    const even = doubt > 0 ? room.lead : roundPx((room.lead + room.trail) / 2)
     if (even <= WIDEST_PADDING_PX) {
       // A sign with its label stands in the middle of a wider box; a card begins at its start.
       const distribute = holdsGroups ? 'start' : 'centre'
@@ -211,14 +216,12 @@ export const fitRow = (drafts: readonly Draft[], shell: Shell): Draft => {
   const { align, each } = findAlign(drafts, extent)
 
   const lead = boxes[0]!.x - box.x
-  const trail = endOn(box, 'x') - endOn(boxes.at(-1)!, 'x')
+  const trail = endOn(box, 'x') - endOn(boxes.at(-1)!, 'x') + (drafts.at(-1)!.spare ?? 0)
   const widths = findWidths(drafts, gaps, fills)
-  const own = findAlong(
-    lead,
-    trail,
-    shell,
-    drafts.some(({ node }) => node.children.length > 1),
-  )
+  const own = findAlong(lead, trail, shell, {
+    holdsGroups: drafts.some(({ node }) => node.children.length > 1),
+    doubt: drafts.reduce((sum, draft) => sum + (draft.doubt ?? 0), 0),
+  })
   const isOpen = widths.kind !== 'own'
   const isEdged =
     Math.abs(lead - trail) <= EVEN_EDGES_PX || Math.max(lead, trail) <= WIDEST_PADDING_PX

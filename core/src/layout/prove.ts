@@ -30,7 +30,9 @@ const isTextBack = (draft: Draft, node: LayoutNode, wanted: Box, got: Box): bool
     !draft.range || (got.width > draft.range.least - 0.5 && got.width < draft.range.most)
   return (
     isWrapped &&
-    got.width >= Math.min(wanted.width, draft.range?.least ?? wanted.width) - TEXT_PX &&
+    got.width >=
+      Math.min(wanted.width, draft.range?.least ?? wanted.width) -
+        Math.max(TEXT_PX, draft.doubt ?? 0) &&
     Math.abs(holdOn(wanted, align) - holdOn(got, align)) <= TEXT_PX &&
     Math.abs(wanted.y - got.y) <= TEXT_PX
   )
@@ -74,8 +76,14 @@ const prove = (reading: Draft, drafts: readonly Draft[]): Proof | undefined => {
   for (const [i, draft] of drafts.entries()) {
     const drawn = draft.node.box
     const wanted = { ...drawn, x: drawn.x - box.x, y: drawn.y - box.y }
-    if (!isText(draft)) furthest = Math.max(furthest, distance(wanted, solved[i]!))
-    else if (!isTextBack(draft, children[i]!, wanted, solved[i]!)) return undefined
+    if (!isText(draft)) {
+      // Room to spare need not be there.
+      const lost = wanted.width - solved[i]!.width
+      const room = Math.max(draft.spare ?? 0, draft.doubt ?? 0)
+      const spared = lost > 0 ? Math.min(lost, room) : 0
+      const needed = { ...wanted, width: wanted.width - spared }
+      furthest = Math.max(furthest, distance(needed, solved[i]!))
+    } else if (!isTextBack(draft, children[i]!, wanted, solved[i]!)) return undefined
   }
   if (furthest <= EXACT_PX) return 'exact'
   return furthest <= JITTER_PX ? 'jitter' : undefined

@@ -74,6 +74,12 @@ const growLine = (layer: TextLayer, box: Box, measure: TextMeasure): Box => {
   return { ...box, y: box.y + baseline - above, height: above + below }
 }
 
+/** By which share of its width a line in a font that is not at hand may be longer or shorter than it is measured. */
+const WIDTH_ERROR = 0.05
+
+const doubtOf = ({ style, align }: TextLayer, width: number, measure: TextMeasure): number =>
+  align === 'start' && !measure.isExact(style) ? width * WIDTH_ERROR : 0
+
 /** A text as something that takes room. `box` is where it stands in its container. */
 export const draftText = (layer: TextLayer, drawn: Box, measure: TextMeasure): Draft => {
   const box = growLine(layer, drawn, measure)
@@ -92,11 +98,11 @@ export const draftText = (layer: TextLayer, drawn: Box, measure: TextMeasure): D
       })
       return { node, natural: { width: box.width, height: box.height }, baseline }
     }
-    const node = draftNode(layer, widen(layer, box, range), {
-      sizing: { width: 'stretch', height: 'fit' },
-    })
+    const wide = widen(layer, box, range)
+    const node = draftNode(layer, wide, { sizing: { width: 'stretch', height: 'fit' } })
     const width = findLongest(layer, measure)
-    return { node, natural: { width, height: box.height }, range, baseline }
+    const spare = wide.x === box.x ? wide.width - box.width : 0
+    return { node, natural: { width, height: box.height }, range, baseline, spare }
   }
   const height = layer.lines ? box.height : lines.length * lineHeight
   if (!layer.lines && layer.sizing.width !== 'fit') {
@@ -106,5 +112,6 @@ export const draftText = (layer: TextLayer, drawn: Box, measure: TextMeasure): D
     return { node, natural: { width: findLongest(layer, measure), height }, range, baseline }
   }
   const node = draftNode(layer, box, { sizing: { width: 'fit', height: 'fit' } })
-  return { node, natural: { width: box.width, height }, baseline }
+  const doubt = doubtOf(layer, box.width, measure)
+  return { node, natural: { width: box.width, height }, baseline, doubt }
 }
