@@ -1,5 +1,5 @@
 import { uniteBoxes } from '../design/geometry.js'
-import { areaOf, overlapOn } from './axis.js'
+import { areaOf, endOn, overlapOn } from './axis.js'
 import { doOverlap, type Item } from './bands.js'
 import { isOpaque, type Nest } from './nest.js'
 import { sweepPairs } from './sweep.js'
@@ -43,9 +43,15 @@ const findPairs = (items: readonly Item[]): [over: Item, under: Item][] => {
 /** An overlay belongs to what it overlaps when at least this much of it lies there. */
 const BELONGS_SHARE = 0.25
 
-const belongsTo = (over: Item, under: Item): boolean =>
-  overlapOn(over.box, under.box, 'x') * overlapOn(over.box, under.box, 'y') >=
-  BELONGS_SHARE * areaOf(over.box)
+/** What reaches further than this beyond both sides of a thing is as wide as what holds both. */
+const BEYOND_PX = 8
+
+const belongsTo = (over: Item, under: Item): boolean => {
+  const isWider =
+    over.box.x < under.box.x - BEYOND_PX && endOn(over.box, 'x') > endOn(under.box, 'x') + BEYOND_PX
+  const shared = overlapOn(over.box, under.box, 'x') * overlapOn(over.box, under.box, 'y')
+  return !isWider && shared >= BELONGS_SHARE * areaOf(over.box)
+}
 
 export type Separated = {
   /** What can stand side by side, with its overlays. */
