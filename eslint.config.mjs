@@ -58,7 +58,7 @@ const PACKAGES = [
   ['server', 'core', 'flutter-stand-in', 'fonts', 'codebase'],
   ['web', 'core'],
   ['cli', 'core', 'fonts', 'codebase'],
-  ['bench', 'core', 'codebase'],
+  ['bench', 'core', 'codebase', 'cli'],
 ]
 
 const oneWay = (folder, order) =>
