@@ -122,7 +122,9 @@ export const createScoring = async (
       page,
       family,
       source,
-      values: Object.fromEntries(values.filter((one): one is [string, number] => one[1] !== null && one[1] !== undefined)),
+      values: Object.fromEntries(
+        values.filter((one): one is [string, number] => one[1] !== null && one[1] !== undefined),
+      ),
       roles: rolesOf(scored),
       errors: [...errors, ...scored.errors],
       invalid,

@@ -20,7 +20,11 @@ const filling = ({ folds: _folds, fitsParent: _fits, ...style }: UiStyle): UiSty
   ...style,
   place: onlyChild('column', 'stretch'),
   width: { ...style.width, sizing: 'stretch' },
-  height: { ...style.height, sizing: style.height.sizing === 'fit' ? 'fit' : 'stretch' },
+  height: {
+    ...style.height,
+    sizing:
+      style.height.sizing === 'fit' && style.limits.minHeight === undefined ? 'fit' : 'stretch',
+  },
   limits: {},
   bleedPx: 0,
 })

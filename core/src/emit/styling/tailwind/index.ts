@@ -71,10 +71,9 @@ const pulled = ({ style: { place } }: UiImage): Slot[] => {
   if (place.kind !== 'absolute' || place.x.edge !== 'both') return []
   const by = place.x.before + place.x.after
   const width = by === 0 ? 'full' : `[calc(100%${by > 0 ? '-' : '+'}${decimal(Math.abs(by))}px)]`
-  return [
-    { slot: 'w', token: `w-${width}` },
-    { slot: 'max-w', token: 'max-w-none' },
-  ]
+  const own: Slot = { slot: 'w', token: `w-${width}` }
+  // The base sheet would keep it inside its parent.
+  return by < 0 ? [own, { slot: 'unbound', token: 'max-w-none' }] : [own]
 }
 
 const overflowing = (node: UiNode): Slot[] =>
@@ -178,9 +177,7 @@ export const createTailwind = (
       case 'image':
         if (isIcon(node.asset)) return own
         return [
-          ...own
-            .map(asPicture)
-            .filter(({ slot }) => !pulled(node).some((one) => one.slot === slot)),
+          ...own.map(asPicture).filter(({ slot }) => slot !== 'w' || pulled(node).length === 0),
           ...pulled(node),
           ...fitSlots(node),
           ...overflowing(node),
