@@ -21,6 +21,8 @@ const { values: options } = parseArgs({
   options: {
     /** Sources to convert from, by their ids. */
     sources: { type: 'string', default: 'one,three' },
+    /** What pages are converted to; the committed figures are those of HTML. */
+    target: { type: 'string', default: 'html' },
     /** Pages, by their names, or families. */
     only: { type: 'string' },
     /** Keeps pictures of each page and of what differs. */
@@ -91,7 +93,7 @@ const main = async (): Promise<void> => {
   const began = Date.now()
   const runs = await shareOut(
     jobs,
-    [PRACTICE, RESULTS, ...(options.shots ? ['shots'] : [])],
+    [PRACTICE, RESULTS, options.target, ...(options.shots ? ['shots'] : [])],
     (done) => {
       if (process.stderr.isTTY) process.stderr.write(`\r${done} of ${jobs.length} pages`)
     },

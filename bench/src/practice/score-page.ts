@@ -2,7 +2,7 @@ import { existsSync, mkdirSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
 import { chromium, type Browser } from '@playwright/test'
-import { convertFiles, writeFiles } from '@unimorph/cli'
+import { buildProject, convertFiles, writeFiles } from '@unimorph/cli'
 import { findInvalid } from './declarations.js'
 import { SOURCES, WIDTHS, type PageRun, type RoleCount, type SourceId } from './figures.js'
 
@@ -73,6 +73,7 @@ const HEADLESS = '/usr/bin/chromium-headless-shell'
 export const createScoring = async (
   practice: string,
   results: string,
+  target: string,
   withShots: boolean,
 ): Promise<{ run(job: Job): Promise<PageRun>; close(): Promise<void> }> => {
   if (existsSync(HEADLESS)) process.env['EVAL_CHROMIUM'] ??= HEADLESS
@@ -94,9 +95,13 @@ export const createScoring = async (
     let invalid: readonly string[] = []
     const began = performance.now()
     try {
-      const made = await convertFiles(files, { target: 'html' })
+      const made = await convertFiles(files, { target })
       if (made.ok) {
-        writeFiles(site, made.files, { force: true })
+        // A page of HTML is a site as it is delivered; the other targets' own tools build one.
+        const project = target === 'html' ? site : `${site}.project`
+        rmSync(project, { recursive: true, force: true })
+        writeFiles(project, made.files, { force: true })
+        if (project !== site) await buildProject(project, site)
         const sheets = made.files.flatMap(({ path, content }) =>
           path.endsWith('.css') && content.kind === 'text' ? [content.text] : [],
         )
