@@ -119,7 +119,7 @@ const main = async (): Promise<void> => {
   const kept = before.filter((old) => !runs.some((run) => isSame(run, old)))
   mkdirSync(dirname(LAST), { recursive: true })
   writeFileSync(LAST, JSON.stringify([...kept, ...runs]))
-  if (options.write) {
+  if (options.write && options.target === 'html') {
     writeFileSync(COMMITTED, `${JSON.stringify({ ...committed, ...meansOf(runs) }, null, 2)}\n`)
   }
 }
