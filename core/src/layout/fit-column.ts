@@ -13,7 +13,7 @@ import {
   type Shell,
 } from './draft.js'
 import { type CrossAlign, type LayoutNode, type Limits } from './node.js'
-import { isPainted } from './pieces.js'
+import { isPainted } from './layer-kinds.js'
 import { findSpacing } from './spacing.js'
 import { isTight, limitText } from './text-width.js'
 

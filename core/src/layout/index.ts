@@ -1,6 +1,6 @@
 export { inferGrouped, inferLayout, inferPage, type InferOptions } from './infer.js'
 export { borderOf, draftNode, plainFrame } from './draft.js'
-export { isPainted } from './pieces.js'
+export { isPainted } from './layer-kinds.js'
 export { lookOf } from './look.js'
 export { placesOf } from './places.js'
 export {
