@@ -85,6 +85,9 @@ const printDrawings = async (pages: readonly Page[]): Promise<void> => {
 }
 
 const main = async (): Promise<void> => {
+  if (options.write && (options.only !== undefined || options.target !== 'html')) {
+    throw new Error('--write: the committed figures are those of all pages as HTML')
+  }
   const pages = choosePages()
   const sources = chooseSources()
   const jobs: Job[] = sources.flatMap((source) =>
@@ -119,7 +122,7 @@ const main = async (): Promise<void> => {
   const kept = before.filter((old) => !runs.some((run) => isSame(run, old)))
   mkdirSync(dirname(LAST), { recursive: true })
   writeFileSync(LAST, JSON.stringify([...kept, ...runs]))
-  if (options.write && options.target === 'html') {
+  if (options.write) {
     writeFileSync(COMMITTED, `${JSON.stringify({ ...committed, ...meansOf(runs) }, null, 2)}\n`)
   }
 }

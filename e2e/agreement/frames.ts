@@ -19,18 +19,17 @@ const MEASURE = measureWith([])
 const PLAIN_TYPE = '*{font-kerning:none;font-variant-ligatures:none}'
 
 /** A page as one document, with its style sheet in it. */
-export const documentOf = async (design: Design): Promise<{ html: string; css: string }> => {
+export const documentOf = async (design: Design): Promise<string> => {
   const made = convert(design, [], { target: 'html', marks: true, derivesStates: false })
   if (!made.ok) throw new Error(made.notes.map(({ message }) => message).join('\n'))
   const { files, styles } = made.value
   const page = files.find(({ path }) => path.endsWith('.html'))
   if (page?.content.kind !== 'text') throw new Error('no page was delivered')
   const css = await compileStyles(styles.source, styles.classes, LIBRARY)
-  const html = page.content.text
+  return page.content.text
     .replace(/<link[^>]*styles\.css[^>]*>/, () => `<style>${css}${PLAIN_TYPE}</style>`)
     .replace(/<script[^>]*><\/script>/g, '')
     .replace(/src="[^"]*"/g, `src="data:image/png;base64,${design.assets['grey']?.data ?? ''}"`)
-  return { html, css }
 }
 
 /** Where our solver puts everything, by key, for windows of some widths. */

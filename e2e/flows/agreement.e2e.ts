@@ -33,11 +33,7 @@ test(`${COUNT} screens with stated layout are laid out by Chromium as the solver
     const batch = jsons.slice(from, from + BATCH)
     const designs = batch.map(read)
     const documents = await Promise.all(designs.map(documentOf))
-    const found = await layOut(
-      page,
-      documents.map(({ html }) => html),
-      WIDTHS,
-    )
+    const found = await layOut(page, documents, WIDTHS)
     designs.forEach((design, i) => {
       const solved = solve(design, WIDTHS)
       for (const [at, width] of WIDTHS.entries()) {

@@ -1,4 +1,4 @@
-// What is measured of the pages that are made of the practice set, and how it is summed up.
+// The figures of converted pages, their goals, and their means.
 
 /** Which files of a page are converted together. */
 export const SOURCES = {
@@ -23,7 +23,7 @@ export type PageRun = {
   readonly page: string
   readonly family: string
   readonly source: SourceId
-  /** Each figure by its name; what could not be measured is missing. */
+  /** Each figure by its name; absent: it could not be measured. */
   readonly values: Readonly<Record<string, number>>
   readonly roles: Readonly<Record<string, RoleCount>>
   /** What went wrong, in sentences. */
@@ -40,7 +40,7 @@ export type Figure = {
   readonly format: Format
   /** Which way is better. */
   readonly better: 'more' | 'less'
-  /** What is wanted, where something is. */
+  /** The value to reach, by source; absent: no goal is set. */
   readonly goal?: Readonly<Partial<Record<SourceId, number>>>
 }
 

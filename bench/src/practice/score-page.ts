@@ -1,7 +1,7 @@
 import { existsSync, mkdirSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
-import { chromium, type Browser } from '@playwright/test'
+import type { Browser } from '@playwright/test'
 import { buildProject, convertFiles, writeFiles } from '@unimorph/cli'
 import { findInvalid } from './declarations.js'
 import { SOURCES, WIDTHS, type PageRun, type RoleCount, type SourceId } from './figures.js'
@@ -79,7 +79,7 @@ export const createScoring = async (
   if (existsSync(HEADLESS)) process.env['EVAL_CHROMIUM'] ??= HEADLESS
   const { score } = (await import(pathToFileURL(join(practice, 'score.mjs')).href)) as Scorer
   const { launch } = (await import(pathToFileURL(join(practice, 'lib/browser.mjs')).href)) as {
-    launch(): ReturnType<typeof chromium.launch>
+    launch(): Promise<Browser>
   }
   const browser = await launch()
   const styles = await (await browser.newContext()).newPage()

@@ -128,6 +128,13 @@ export const containsBox = (outer: Box, inner: Box, tolerance = 0): boolean =>
   inner.x + inner.width <= outer.x + outer.width + tolerance &&
   inner.y + inner.height <= outer.y + outer.height + tolerance
 
+/** Whether any of a box lies on its screen; the box counts from the screen's corner. */
+export const isOnScreen = (box: Box, screen: { readonly box: Box }): boolean =>
+  box.x < screen.box.width &&
+  box.y < screen.box.height &&
+  box.x + box.width > 0 &&
+  box.y + box.height > 0
+
 /** The part of a box that lies in another; without extent where none does. */
 export const intersect = (a: Box, b: Box): Box => {
   const [x, y] = [Math.max(a.x, b.x), Math.max(a.y, b.y)]
@@ -135,6 +142,23 @@ export const intersect = (a: Box, b: Box): Box => {
   const bottom = Math.min(a.y + a.height, b.y + b.height)
   return { x, y, width: Math.max(0, right - x), height: Math.max(0, bottom - y) }
 }
+
+/** One radius where all corners have the same. */
+export const simplifyCorners = (corners: Corners): number | Corners => {
+  const { topLeft } = corners
+  return Object.values(corners).every((radius) => radius === topLeft) ? topLeft : corners
+}
+
+/** Changes each corner of a box. */
+export const mapCorners = (
+  corners: Corners,
+  change: (radius: number, corner: keyof Corners) => number,
+): Corners => ({
+  topLeft: change(corners.topLeft, 'topLeft'),
+  topRight: change(corners.topRight, 'topRight'),
+  bottomRight: change(corners.bottomRight, 'bottomRight'),
+  bottomLeft: change(corners.bottomLeft, 'bottomLeft'),
+})
 
 /** Corners closer than this are one, in px. */
 const SAME_CORNER_PX = 0.5

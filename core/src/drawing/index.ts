@@ -220,10 +220,14 @@ const placePicture = (
   return { ...whole, x: (width - whole.width) * focus.x, y: (height - whole.height) * focus.y }
 }
 
-const defineClip = (pen: Pen, layer: Layer): string => {
-  const outline = outlineOf(layer)
-    .map((o) => element(o.name, o.attributes))
+/** A layer's outline, filled. */
+const drawOutline = (layer: Layer): string =>
+  outlineOf(layer)
+    .map(({ name, attributes }) => element(name, attributes))
     .join('')
+
+const defineClip = (pen: Pen, layer: Layer): string => {
+  const outline = drawOutline(layer)
   return `url(#${pen.context.define((id) => element('clipPath', { id }, outline))})`
 }
 
@@ -299,11 +303,7 @@ const drawLayerAt = (pen: Pen, layer: Layer): string => {
       mask: isBare ? defineOutside(pen, layer, reachOf(layer.effects)) : undefined,
       style: blendStyle(layer.blend),
     },
-    isBare
-      ? outlineOf(layer)
-          .map((o) => element(o.name, o.attributes))
-          .join('')
-      : drawContent(pen, layer),
+    isBare ? drawOutline(layer) : drawContent(pen, layer),
   )
   const behind = layer.effects.flatMap((effect) =>
     effect.kind === 'backdrop-blur' && effect.radius > 0

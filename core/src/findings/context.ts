@@ -50,13 +50,6 @@ export const listEntries = (screen: Screen): Entry[] => {
   return entries
 }
 
-/** Whether any of a box lies on its screen. */
-export const isOnScreen = (box: Box, screen: Screen): boolean =>
-  box.x < screen.box.width &&
-  box.y < screen.box.height &&
-  box.x + box.width > 0 &&
-  box.y + box.height > 0
-
 /** Whether a layer is placed by stated auto layout: what is said there is meant. */
 export const isLaidOut = ({ parent, layer }: Entry): boolean =>
   parent !== undefined &&

@@ -3,7 +3,8 @@ import type { Design, Screen } from '../design/design.js'
 import { isContainer, type Layer } from '../design/layer.js'
 import { overlapOn } from '../layout/axis.js'
 import { sweepPairs } from '../layout/sweep.js'
-import { isOnScreen, listEntries, type Entry } from './context.js'
+import { isOnScreen } from '../design/geometry.js'
+import { listEntries, type Entry } from './context.js'
 import { covers, isOpaque } from './cover.js'
 
 const difference = differenceCiede2000()

@@ -2,14 +2,16 @@ import type { Design } from '../design/design.js'
 import {
   cutCorners,
   intersect,
+  mapCorners,
   resolveCorners,
+  simplifyCorners,
   uniteBoxes,
   type Box,
-  type Corners,
 } from '../design/geometry.js'
 import {
   childrenOf,
   type ContainerLayer,
+  type FrameLayer,
   type ImageLayer,
   type Layer,
   type LineLayer,
@@ -102,7 +104,7 @@ const isCuttable = (layer: Layer): layer is RectangleLayer | LineLayer =>
       layer.fills.every((fill) => fill.kind === 'solid')))
 
 /** A frame that does nothing but clip. */
-const isBareClip = (layer: Layer): layer is ContainerLayer & { type: 'frame' } =>
+const isBareClip = (layer: Layer): layer is FrameLayer =>
   layer.type === 'frame' && layer.clip && !isPainted(layer) && !isUnit(layer)
 
 const movedBy = (layer: Layer, x: number, y: number): Layer => ({
@@ -111,35 +113,26 @@ const movedBy = (layer: Layer, x: number, y: number): Layer => ({
 })
 
 /** Frames that clip one right inside the other as one that does what they do together. */
-export const joinClips = (layer: ContainerLayer): ContainerLayer => {
-  if (!isBareClip(layer)) return layer
+export const joinClips = (layer: ContainerLayer): ContainerLayer =>
+  isBareClip(layer) ? joinBareClips(layer) : layer
+
+const joinBareClips = (layer: FrameLayer): FrameLayer => {
   const [only, ...others] = layer.children.filter(isShown)
   if (!only || others.length > 0 || !isBareClip(only)) return layer
-  const inner = joinClips(only)
-  if (!isBareClip(inner)) return layer
-  const own = { ...layer.box, x: 0, y: 0 }
-  const seen = intersect(inner.box, own)
-  const outside = cutCorners(own, resolveCorners(layer.radius), seen)
+  const inner = joinBareClips(only)
+  const whole = { ...layer.box, x: 0, y: 0 }
+  const seen = intersect(inner.box, whole)
+  const outside = cutCorners(whole, resolveCorners(layer.radius), seen)
   const inside = cutCorners(inner.box, resolveCorners(inner.radius), seen)
   if (!outside || !inside) return layer
-  const radius = {
-    topLeft: Math.max(outside.topLeft, inside.topLeft),
-    topRight: Math.max(outside.topRight, inside.topRight),
-    bottomRight: Math.max(outside.bottomRight, inside.bottomRight),
-    bottomLeft: Math.max(outside.bottomLeft, inside.bottomLeft),
-  }
+  const radius = mapCorners(outside, (own, corner) => Math.max(own, inside[corner]))
   const [x, y] = [inner.box.x - seen.x, inner.box.y - seen.y]
   return {
     ...layer,
     box: { ...seen, x: layer.box.x + seen.x, y: layer.box.y + seen.y },
-    radius: simpleCorners(radius),
+    radius: simplifyCorners(radius),
     children: inner.children.map((child) => movedBy(child, x, y)),
   }
-}
-
-const simpleCorners = (corners: Corners): number | Corners => {
-  const { topLeft: first } = corners
-  return Object.values(corners).every((radius) => radius === first) ? first : corners
 }
 
 /**
@@ -153,7 +146,7 @@ export const cutToSeen = (layer: ContainerLayer): Layer => {
   const seen = intersect(uniteBoxes(shown.map((child) => child.box)), whole)
   const corners = cutCorners(whole, resolveCorners(layer.radius), seen)
   if (!corners) return layer
-  const radius = simpleCorners(corners)
+  const radius = simplifyCorners(corners)
   const box = { ...seen, x: layer.box.x + seen.x, y: layer.box.y + seen.y }
   const [only, ...others] = shown
   if (only && others.length === 0 && isCuttable(only)) {
@@ -180,10 +173,10 @@ const effectReach = ({ effects }: Layer): number =>
     ),
   )
 
-/** Less than this of a layer, along an axis, is as good as nothing, in px. */
+/** A layer of which less than this is seen along an axis is left out, in px. */
 const SEEN_PX = 1
 
-/** Whether next to nothing of a layer is left where it is cut off; a turned one may reach out of its box. */
+/** Whether less than a px of a layer is seen. A turned layer may reach out of its box: it counts as seen. */
 export const isUnseen = (layer: Layer, box: Box, clip: Box | undefined): boolean => {
   if (!clip || layer.rotationDeg !== 0) return false
   const by = effectReach(layer)
@@ -211,6 +204,6 @@ export const cutShape = (layer: Layer, box: Box, clip: Box): { layer: Layer; box
   const seen = intersect(box, clip)
   const corners = cutCorners(box, resolveCorners(layer.radius), seen)
   return corners
-    ? { layer: { ...layer, radius: simpleCorners(corners) }, box: seen }
+    ? { layer: { ...layer, radius: simplifyCorners(corners) }, box: seen }
     : { layer, box }
 }

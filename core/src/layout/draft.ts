@@ -12,13 +12,13 @@ export type Draft = {
   /** As large as its content needs, in px; undefined along an axis where only the parent can say. */
   readonly natural: { readonly width: number | undefined; readonly height: number | undefined }
   /**
-   * Its width is that of things in it that take the width there is, so that it has to have one of its own: shapes ask for none
-   * (`shape`), pictures for that of their file, whatever else is there (`picture`).
+   * Its children take the width it has, so that it needs a width of its own: shapes ask for no width (`shape`), pictures for
+   * that of their file, whatever stands beside them (`picture`).
    */
   readonly hollow?: 'shape' | 'picture' | undefined
-  /** How far it reaches beyond what was drawn, at its end, only so that rounding does not break a text, in px. */
+  /** Room at its end that was not drawn and keeps rounding from breaking a text, in px. */
   readonly spare?: number
-  /** How far its end may be from where it seems to be, since its font is not at hand, in px. */
+  /** How far it may end from where it is measured to end, since its font is not at hand, in px. */
   readonly doubt?: number
   /** For texts of several lines: the widths that keep them. */
   readonly range?: WidthRange

@@ -20,7 +20,7 @@ import { isTight, limitText } from './text-width.js'
 /** Edges and middles this close are meant to be the same. */
 const SAME_PX = 1
 const SAME_MIDDLE_PX = 2
-/** Content this much narrower than what stretches beside it does not say how wide both are. */
+/** Content that is narrower by more than this than a shape in its column does not make the column as wide as it is. */
 const HOLLOW_SLACK_PX = 0.5
 /** More room than this below the content than above it is free room, not padding. */
 const FREE_ROOM_PX = 24
@@ -130,7 +130,7 @@ const alignOf = (drafts: readonly Draft[], across: readonly Across[]): CrossAlig
   return only === 'full' || only === undefined ? 'stretch' : only
 }
 
-/** How far the end of the widest thing in a box may be from where it seems to be. */
+/** How far the widest child may end from where it is measured to end, in px. */
 const doubtOf = (drafts: readonly Draft[], box: Box): number => {
   const ends = drafts.map(({ node }) => endOn(node.box, 'x') - box.x)
   return drafts[ends.indexOf(Math.max(...ends))]?.doubt ?? 0
@@ -264,8 +264,12 @@ export const fitColumn = (drafts: readonly Draft[], given: Shell): Draft => {
   const asMeasured = inner.every((w) => w !== undefined)
     ? Math.max(...inner) + left + right
     : undefined
-  const isOff = asMeasured !== undefined && asMeasured - box.width <= doubtOf(drafts, box)
-  const fitted = isOff && asMeasured > box.width ? box.width : asMeasured
+  const doubt = doubtOf(drafts, box)
+  // A box that is a little too narrow for what is measured in it is as wide as it is drawn.
+  const fitted =
+    asMeasured !== undefined && asMeasured - box.width <= doubt
+      ? Math.min(asMeasured, box.width)
+      : asMeasured
   const hollow =
     fitted === undefined ? undefined : findHollow(drafts, across, inner, fitted - left - right)
   const missing = Math.min(0, below - border.bottom)
@@ -287,7 +291,7 @@ export const fitColumn = (drafts: readonly Draft[], given: Shell): Draft => {
       height: isOpen ? box.height - below + bottom : box.height - missing,
     },
     hollow,
-    ...(isPadded ? {} : { doubt: doubtOf(drafts, box) }),
+    ...(isPadded ? {} : { doubt }),
     spare: endOn(box, 'x') - endOn(given.box, 'x'),
   }
 }

@@ -69,7 +69,7 @@ const findAlign = (
   const first = drafts.find((d) => d.baseline !== undefined)
   const baseline = first ? first.node.box.y + first.baseline! : NaN
   const found = drafts.map((draft) => alignmentsOf(draft, extent, baseline))
-  // Where nothing reaches from top to bottom, what ends lowest makes the row as high as it is: it is not held by its end.
+  // Where no child reaches from top to bottom, the one that ends lowest makes the row as high as it is: the end holds nothing.
   const isHigh = found.some((set) => set.has('start') && set.has('end'))
   const each = isHigh ? found : found.map(withoutEnd)
   const count = (align: CrossAlign): number => each.filter((set) => set.has(align)).length

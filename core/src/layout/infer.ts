@@ -1,7 +1,7 @@
 import { INFERRED } from '../design/node-key.js'
 import type { Design } from '../design/design.js'
 import { isSameBox, uniteBoxes, type Box } from '../design/geometry.js'
-import { isContainer, type Layer } from '../design/layer.js'
+import { childrenOf, isContainer, type Layer } from '../design/layer.js'
 import type { Arrange, AutoLayout } from '../design/layout.js'
 import type { TextMeasure } from '../text/measure.js'
 import { endOn } from './axis.js'
@@ -72,14 +72,11 @@ const nestsOf = (block: Block): readonly Nest[] => {
  * Whether something without content is to take the room of a container that is as wide as its content: the two say nothing
  * of how wide it is, and it stays as it was drawn.
  */
-const takesNothing = (child: Layer, container: Layer): boolean => {
+const takesNothing = (child: Layer, container: Layer, { kind }: AutoLayout): boolean => {
   if (child.sizing.width !== 'stretch' || container.sizing.width !== 'fit') return false
   const hasContent = (layer: Layer): boolean =>
-    layer.type === 'text' || (isContainer(layer) && layer.children.length > 0)
-  if (hasContent(child)) return false
-  const others = isContainer(container) ? container.children : []
-  const layout = isContainer(container) && container.type !== 'group' ? container.layout : undefined
-  return layout?.kind !== 'column' || !others.some((other) => other !== child && hasContent(other))
+    layer.type === 'text' || childrenOf(layer).length > 0
+  return !hasContent(child) && !(kind === 'column' && childrenOf(container).some(hasContent))
 }
 
 /** Infers how the contents of one container of the file are laid out; containers in it are asked in turn. */
@@ -136,7 +133,7 @@ export class Inference {
       const isSized = node.arrangement.kind !== 'free' || node.layer.type === 'text'
       const sizing = {
         width:
-          (child.sizing.width === 'fit' && !isSized) || takesNothing(child, layer)
+          (child.sizing.width === 'fit' && !isSized) || takesNothing(child, layer, layout)
             ? 'fixed'
             : child.sizing.width,
         height: child.sizing.height === 'fit' && !isSized ? 'fixed' : child.sizing.height,

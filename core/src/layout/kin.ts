@@ -1,10 +1,10 @@
-import { resolveSides, roundPx, type Box } from '../design/geometry.js'
+import { roundPx, type Box } from '../design/geometry.js'
 import type { Layer } from '../design/layer.js'
 import { lookOf } from './look.js'
 import type { Nest } from './nest.js'
 import type { LayoutNode } from './node.js'
 import { signNests } from './signature.js'
-import { solveFlow } from './solve.js'
+import { contentHeight, solveFlow, type Flow } from './solve.js'
 
 /**
  * What a box is kin to: one that looks the same and has the same things at the same places, and some more. `missing`
@@ -132,40 +132,31 @@ const strip = (node: LayoutNode): LayoutNode | undefined => {
     children.every((child, i) => child === node.children[i])
   if (isSame) return node
   const left = { ...node, children }
-  const height = contentHeight(left)
-  // What is missing kept it as high as it was drawn.
-  return height === undefined || height >= node.box.height - BOX_PX
+  const { arrangement, box } = left
+  if (arrangement.kind === 'free') return left
+  const flow = flowing(left)
+  // Without what is missing its content may be lower: it stays as high as it was drawn.
+  const height = contentHeight(arrangement, solveDrawn(arrangement, flow, box.width), flow)
+  return height >= box.height - BOX_PX
     ? left
-    : { ...left, limits: { ...node.limits, minHeight: roundPx(node.box.height) } }
+    : { ...left, limits: { ...node.limits, minHeight: roundPx(box.height) } }
 }
 
 const flowing = ({ children }: LayoutNode): readonly LayoutNode[] =>
   children.filter(({ placement }) => placement.kind === 'flow')
 
-/** Where a container puts what is in it, all of it as large as it was drawn. */
-const solveDrawn = (node: LayoutNode): readonly Box[] | undefined =>
-  node.arrangement.kind === 'free'
-    ? undefined
-    : solveFlow(
-        node.arrangement,
-        flowing(node).map((child) => ({
-          node: child,
-          widest: child.box.width,
-          height: () => child.box.height,
-        })),
-        flowing(node).map(() => undefined),
-        { width: node.box.width, height: undefined },
-      )
-
-/** How high a container's content makes it, in px. */
-const contentHeight = (node: LayoutNode): number | undefined => {
-  const { arrangement } = node
-  if (arrangement.kind === 'free') return undefined
-  const boxes = solveDrawn(node) ?? []
-  const children = flowing(node)
-  const bottoms = boxes.map((box, i) => box.y + box.height + children[i]!.margin.bottom)
-  return Math.max(0, ...bottoms) + resolveSides(arrangement.padding).bottom
-}
+/** Where a container of a width puts what is in it, all of it as large as it was drawn. */
+const solveDrawn = (flow: Flow, children: readonly LayoutNode[], width: number): readonly Box[] =>
+  solveFlow(
+    flow,
+    children.map((child) => ({
+      node: child,
+      widest: child.box.width,
+      height: () => child.box.height,
+    })),
+    children.map(() => undefined),
+    { width, height: undefined },
+  )
 
 /** Whether what is left still stands where it was drawn. */
 const isInPlace = (node: LayoutNode, before: LayoutNode): boolean => {
@@ -178,8 +169,9 @@ const isInPlace = (node: LayoutNode, before: LayoutNode): boolean => {
     return was !== undefined && isInPlace(child, was)
   })
   if (!inner || arrangement.kind === 'free') return inner
-  const solved = solveDrawn(node) ?? []
-  return flowing(node).every((child, i) => {
+  const flow = flowing(node)
+  const solved = solveDrawn(arrangement, flow, box.width)
+  return flow.every((child, i) => {
     const got = solved[i]!
     const [x, y] = [child.box.x - box.x, child.box.y - box.y]
     const slack = child.layer.type === 'text' ? TEXT_PX : BOX_PX

@@ -4,7 +4,7 @@ import { doOverlap, type Item } from './bands.js'
 import { isOpaque, type Nest } from './nest.js'
 import { sweepPairs } from './sweep.js'
 
-/** What takes at least this share of all the room is the page, and nothing that is shown over it. */
+/** A surface that takes at least this share of all the room is the page, not a message over it. */
 const PAGE_SHARE = 0.5
 
 /** Whether words are hidden by what was painted over them: a message or a menu over the page. */
@@ -43,7 +43,7 @@ const findPairs = (items: readonly Item[]): [over: Item, under: Item][] => {
 /** An overlay belongs to what it overlaps when at least this much of it lies there. */
 const BELONGS_SHARE = 0.25
 
-/** What reaches further than this beyond both sides of a thing is as wide as what holds both. */
+/** An overlay that reaches this far beyond both sides of a thing belongs to the container of both. */
 const BEYOND_PX = 8
 
 const belongsTo = (over: Item, under: Item): boolean => {

@@ -97,10 +97,11 @@ export const collectPieces = (
       return add(seen.layer, seen.box, kindOf(layer))
     }
     const joined = joinClips(layer)
-    const seenOf = cuts(joined) ? cutToSeen(joined) : joined
-    const cropped = isContainer(seenOf) ? asCroppedPicture(seenOf, assets) : undefined
+    const isCut = cuts(joined)
+    const seen = isCut ? cutToSeen(joined) : joined
+    const at = { ...seen.box, x: seen.box.x + left, y: seen.box.y + top }
+    const cropped = isContainer(seen) ? asCroppedPicture(seen, assets) : undefined
     if (cropped) {
-      const at = { ...seenOf.box, x: seenOf.box.x + left, y: seenOf.box.y + top }
       const inside = withStrokeInside({ ...cropped, box: at }, at)
       return add(inside.layer, inside.box, 'image', [layer.key])
     }
@@ -108,12 +109,10 @@ export const collectPieces = (
     if (only) {
       const fainter = { ...only, opacity: only.opacity * layer.opacity }
       if (!graphics.has(only)) return visit(fainter, box.x, box.y, clip)
-      const at = { ...only.box, x: only.box.x + box.x, y: only.box.y + box.y }
-      return add(fainter, at, 'graphic')
+      const place = { ...only.box, x: only.box.x + box.x, y: only.box.y + box.y }
+      return add(fainter, place, 'graphic')
     }
-    if (seenOf !== joined || cuts(joined)) {
-      const seen = seenOf
-      const at = { ...seen.box, x: seen.box.x + left, y: seen.box.y + top }
+    if (isCut) {
       if (seen.type === 'line') return add(seen, lineBox(seen, at), 'line')
       return add(seen, at, isContainer(seen) ? 'block' : 'surface')
     }

@@ -1,7 +1,7 @@
-import { resolveSides, type Box } from '../design/geometry.js'
+import type { Box } from '../design/geometry.js'
 import { isText, type Draft } from './draft.js'
 import type { LayoutNode } from './node.js'
-import { solveFlow, type Measured } from './solve.js'
+import { contentHeight, solveFlow, type Measured } from './solve.js'
 
 /** How far a box may come back from where it was drawn, in px; the letters of a text may by a px. */
 const TEXT_PX = 1.01
@@ -59,12 +59,11 @@ const solve = ({ node }: Draft, drafts: readonly Draft[], height?: number): Box[
 }
 
 /** How high a reading's content with its padding is, when nothing makes it higher. */
-const contentHeight = (reading: Draft, drafts: readonly Draft[]): number | undefined => {
+const naturalHeight = (reading: Draft, drafts: readonly Draft[]): number | undefined => {
   const { arrangement, children } = reading.node
   const solved = solve(reading, drafts)
   if (!solved || arrangement.kind === 'free') return reading.natural.height
-  const bottoms = solved.map((at, i) => at.y + at.height + children[i]!.margin.bottom)
-  return Math.max(0, ...bottoms) + resolveSides(arrangement.padding).bottom
+  return contentHeight(arrangement, solved, children)
 }
 
 /** Whether a reading, laid out again, gives every child the box it was drawn with; undefined when it does not. */
@@ -120,5 +119,5 @@ export const firstProved = (
     }
     if (proof) proved ??= reading
   }
-  return proved && withContentHeight(proved, contentHeight(proved, drafts))
+  return proved && withContentHeight(proved, naturalHeight(proved, drafts))
 }

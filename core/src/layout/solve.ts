@@ -216,8 +216,7 @@ const solveRow = (
   const left = inner - used
   const free = Math.max(0, left)
   const pushed = children.filter(({ node }) => node.isPushed).length
-  const lead =
-    pushed > 0 ? 0 : flow.distribute === 'centre' ? left / 2 : flow.distribute === 'end' ? left : 0
+  const lead = pushed > 0 ? 0 : alignOffset(flow.distribute, left, 0)
   const between =
     pushed === 0 && flow.distribute === 'between' && children.length > 1
       ? free / (children.length - 1)
@@ -285,9 +284,7 @@ const solveWrap = (
     )
     const top = y
     y += high + (flow.lineGap ?? flow.gap)
-    let x =
-      padding.left +
-      (flow.distribute === 'centre' ? free / 2 : flow.distribute === 'end' ? free : 0)
+    let x = padding.left + alignOffset(flow.distribute, free, 0)
     return line.map((item) => {
       const { node } = item
       const { margin } = node
@@ -377,4 +374,14 @@ export const solveFlow = (
       : solveRow(flow, children, baselines, extent)
   }
   return solveGrid(flow, children, extent)
+}
+
+/** How high a container is whose children stand in these boxes, when nothing makes it higher, in px. */
+export const contentHeight = (
+  flow: Flow,
+  boxes: readonly Box[],
+  children: readonly LayoutNode[],
+): number => {
+  const bottoms = boxes.map((box, i) => box.y + box.height + children[i]!.margin.bottom)
+  return Math.max(0, ...bottoms) + resolveSides(flow.padding).bottom
 }

@@ -1,11 +1,11 @@
 import type { Box } from '../design/geometry.js'
 import type { TextMeasure } from '../text/measure.js'
-import { createSolver } from '../layout/flow/solver.js'
+import { createSolver, shownOf } from '../layout/flow/solver.js'
 import type { Step } from './spread.js'
 
 /**
- * Lays a screen out in windows of any width; the answer has the box of each node by its key, in px from the page's corner.
- * What is not shown at a width has none.
+ * Lays a screen out in windows of any width: the box of each node by its key, in px from the page's corner.
+ * A node that is hidden or folded at a width is not in the answer.
  */
 export const createPlacing = (
   steps: readonly Step[],
@@ -14,13 +14,7 @@ export const createPlacing = (
   const solver = createSolver(measure)
   return (windowPx) => {
     const step = steps.findLast(({ fromPx }) => fromPx <= windowPx)
-    const boxes = new Map<string, Box>()
-    if (!step) return boxes
-    const hidden = new Set<unknown>()
-    for (const { node, parent, box } of solver.place(step.root, windowPx)) {
-      if (node.isHidden || node.folds || (parent && hidden.has(parent))) hidden.add(node)
-      else boxes.set(node.layer.key, box)
-    }
-    return boxes
+    const shown = step ? shownOf(solver.place(step.root, windowPx)) : []
+    return new Map(shown.map(({ node, box }) => [node.layer.key, box]))
   }
 }

@@ -1,7 +1,7 @@
 import type { Box } from '../design/geometry.js'
 import { overlapOn } from '../layout/axis.js'
 import type { TextMeasure } from '../text/measure.js'
-import { createSolver, type Placed } from '../layout/flow/solver.js'
+import { createSolver, shownOf, type Placed } from '../layout/flow/solver.js'
 import type { Step } from './spread.js'
 import { NARROWEST_PX, WIDEST_PX } from './window.js'
 
@@ -27,16 +27,11 @@ type Fault = Pick<Break, 'kind' | 'layer' | 'px'>
 /** What is wrong on a page this wide, where its boxes have been found. */
 const findFaults = (placed: readonly Placed[], windowPx: number): Fault[] => {
   const faults: Fault[] = []
-  const hidden = new Set<Placed['node']>()
   const scrolling = new Set<Placed['node']>()
   const clips = new Map<Placed['node'], Box>()
   const siblings = new Map<Placed['node'], Placed[]>()
-  for (const item of placed) {
+  for (const item of shownOf(placed)) {
     const { node, parent, box } = item
-    if (node.isHidden || node.folds || (parent && hidden.has(parent))) {
-      hidden.add(node)
-      continue
-    }
     if (node.scrolls || (parent && scrolling.has(parent))) scrolling.add(node)
     const isClipping = 'clip' in node.layer && node.layer.clip
     const clip = parent ? clips.get(parent) : undefined

@@ -1,5 +1,6 @@
 import type { Design } from '../design/design.js'
 import type { PanelSide } from '../design/interaction.js'
+import { isOnScreen } from '../design/geometry.js'
 import { childrenOf, type Layer } from '../design/layer.js'
 import { inferPage, type LayoutNode } from '../layout/index.js'
 import { findTitle } from '../meaning/find-title.js'
@@ -38,12 +39,10 @@ const countFree = (node: LayoutNode): number =>
 /** Layers of which nothing is seen, since the screen ends before they begin; what is in them is not counted. */
 const countOutside = (screen: Layer): number => {
   if (!('clip' in screen) || !screen.clip) return 0
-  const { width, height } = screen.box
   const count = (layer: Layer, left: number, top: number): number => {
     if (!layer.visible) return 0
     const [x, y] = [left + layer.box.x, top + layer.box.y]
-    const isOut = x >= width || y >= height || x + layer.box.width <= 0 || y + layer.box.height <= 0
-    if (isOut && layer.type !== 'line') return 1
+    if (layer.type !== 'line' && !isOnScreen({ ...layer.box, x, y }, screen)) return 1
     return childrenOf(layer).reduce((sum, child) => sum + count(child, x, y), 0)
   }
   return childrenOf(screen).reduce((sum, child) => sum + count(child, 0, 0), 0)

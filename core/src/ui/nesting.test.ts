@@ -1,15 +1,6 @@
 import { settleNesting } from './nesting.js'
 import type { UiBox, UiNode } from './nodes.js'
-import { onlyChild, PLAIN_LOOK } from './plain-style.js'
-
-const style = {
-  ...PLAIN_LOOK,
-  place: onlyChild('column', 'stretch'),
-  width: { sizing: 'stretch', px: 10 },
-  height: { sizing: 'fit', px: 10 },
-  limits: {},
-  arrange: { kind: 'none' },
-} as const
+import { plainStyle as style } from '../testing/ui.js'
 
 const box = (layer: string, rest: Partial<UiBox> = {}): UiBox => ({
   type: 'box',

@@ -1,4 +1,4 @@
-import type { UiBox, UiNode } from './nodes.js'
+import { mapChildren, type UiBox, type UiNode } from './nodes.js'
 
 // A page has one tree for all widths: what is right at each width may stand in something else at another. Parsers of HTML mend
 // what must not stand where it does by moving or leaving out elements, and the layout with them.
@@ -14,14 +14,14 @@ const TABLE_PARTS: ReadonlySet<Item> = new Set([
   'columnheader',
 ])
 
+const CELLS: ReadonlySet<Item> = new Set(['cell', 'columnheader'])
+
 /** What may stand in each part of a table. */
 const INSIDE: Readonly<Partial<Record<NonNullable<Parent>, ReadonlySet<Item>>>> = {
   table: new Set(['rowgroup', 'row', 'rowspacer']),
   rowgroup: new Set(['row', 'rowspacer']),
-  row: new Set(['cell', 'columnheader']),
+  row: CELLS,
 }
-
-const CELLS: ReadonlySet<Item> = new Set(['cell', 'columnheader'])
 
 const parentOf = (box: UiBox): Parent => box.role ?? box.item
 
@@ -86,9 +86,7 @@ const settle = (given: UiNode, around: Around): UiNode => {
     isInTable: box.role === 'table' || (isInTable && box.item !== undefined),
     isInPressed: isInPressed || box.role === 'button' || box.link !== undefined,
   }
-  const children = box.children.map((child) => settle(child, inside))
-  const isSame = box === given && children.every((child, i) => child === box.children[i])
-  return isSame ? given : { ...box, children }
+  return mapChildren(box, (child) => settle(child, inside))
 }
 
 /** A page on which nothing stands where its element must not stand: no form in a form, no cell outside of a table. */

@@ -1,15 +1,6 @@
 import type { UiBox, UiControl, UiNode, UiText } from './nodes.js'
-import { onlyChild, PLAIN_LOOK } from './plain-style.js'
+import { plainStyle as style } from '../testing/ui.js'
 import { withUniqueIds } from './unique-ids.js'
-
-const style = {
-  ...PLAIN_LOOK,
-  place: onlyChild('column', 'stretch'),
-  width: { sizing: 'stretch', px: 10 },
-  height: { sizing: 'fit', px: 10 },
-  limits: {},
-  arrange: { kind: 'none' },
-} as const
 
 const common = { layer: 'l', name: 'n', style }
 const control = (id: string, describedBy?: string): UiControl =>

@@ -1,15 +1,9 @@
-import type { UiNode } from './nodes.js'
-
-type Named = { readonly id: string; readonly node: UiNode }
+import { UniqueNames } from '../text/names.js'
+import { insideOf, mapChildren, type UiNode } from './nodes.js'
 
 /** The id a node has by itself; what is shown and hidden keeps its own, since what presses it names that. */
 const ownId = (node: UiNode): string | undefined =>
   node.type === 'control' ? node.id : node.when === undefined ? node.id : undefined
-
-const walk = (node: UiNode, visit: (node: UiNode) => void): void => {
-  visit(node)
-  if ('children' in node) for (const child of node.children) walk(child, visit)
-}
 
 /** Counts how often each name was met before. */
 class Counter {
@@ -26,27 +20,19 @@ class Counter {
  * is `name-2`, and so are its label and what describes it.
  */
 export const withUniqueIds = (root: UiNode): UiNode => {
-  const found: Named[] = []
   const total = new Map<string, number>()
-  walk(root, (node) => {
+  for (const node of [root, ...insideOf(root)]) {
     const id = ownId(node)
-    if (id === undefined) return
-    found.push({ id, node })
-    total.set(id, (total.get(id) ?? 0) + 1)
-  })
-  const taken = new Set(total.keys())
-  const names = new Map<string, readonly string[]>()
-  for (const [id, count] of total) {
-    const all = [id]
-    for (let number = 2; all.length < count; number++) {
-      const name = `${id}-${number}`
-      if (taken.has(name)) continue
-      taken.add(name)
-      all.push(name)
-    }
-    names.set(id, all)
+    if (id !== undefined) total.set(id, (total.get(id) ?? 0) + 1)
   }
-  if (found.length === total.size) return root
+  if ([...total.values()].every((count) => count === 1)) return root
+  const free = new UniqueNames('-', [...total.keys()])
+  const names = new Map(
+    [...total].map(([id, count]) => [
+      id,
+      [id, ...Array.from({ length: count - 1 }, () => free.take(id))],
+    ]),
+  )
   const owners = new Counter()
   const labels = new Counter()
   const descriptions = new Counter()
@@ -73,11 +59,7 @@ export const withUniqueIds = (root: UiNode): UiNode => {
     )
       ? ({ ...node, ...changed } as UiNode)
       : node
-    if (!('children' in own)) return own
-    const children = own.children.map(rename)
-    return children.every((child, i) => child === own.children[i])
-      ? own
-      : ({ ...own, children } as UiNode)
+    return mapChildren(own, rename)
   }
   return rename(root)
 }

@@ -1,5 +1,6 @@
 import { isContainer, type Layer } from '../../design/layer.js'
-import { isLaidOut, isOnScreen, nameOf, type Entry, type ScreenContext } from '../context.js'
+import { isOnScreen } from '../../design/geometry.js'
+import { isLaidOut, nameOf, type Entry, type ScreenContext } from '../context.js'
 import { covers, isOpaque } from '../cover.js'
 import { STILL, type Remedy } from '../finding.js'
 import type { Found, FindingKind } from '../kind.js'

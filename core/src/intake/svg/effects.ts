@@ -320,6 +320,9 @@ const readFunctions = (
   return effects
 }
 
+/** What a filter is known by once it has been read: it means other lengths at another scale. */
+const filterId = (reference: string | undefined, scale: number): string => `${scale} ${reference}`
+
 const NO_FILTER: FilterReading = { effects: [], hidesLayer: false }
 
 /**
@@ -339,7 +342,7 @@ export const readFilter = (
   }
   const filter = context.findReference(reference)
   if (!filter) return NO_FILTER
-  const known = context.effects.get(`${scale} ${reference}`)
+  const known = context.effects.get(filterId(reference, scale))
   if (known) return known
   const { effects, hidesLayer, problem } = runFilter(context, filter, scale)
   const reading = {
@@ -348,16 +351,16 @@ export const readFilter = (
   }
   if (problem) {
     context.notes.push(notes.effectSkipped(context.file, layer, `filter step ${problem}`))
-  } else context.effects.set(`${scale} ${reference}`, reading)
+  } else context.effects.set(filterId(reference, scale), reading)
   return reading
 }
 
-/** Whether of a layer whose filter has been read nothing is seen but its shadow. */
+/** Whether a filter that has been read shows nothing of its layer but the shadow. */
 export const hidesLayer = (
   context: SvgContext,
   reference: string | undefined,
   scale: number,
-): boolean => context.effects.get(`${scale} ${reference}`)?.hidesLayer === true
+): boolean => context.effects.get(filterId(reference, scale))?.hidesLayer === true
 
 /** Reads `backdrop-filter`. */
 export const readBackdrop = (

@@ -1,4 +1,11 @@
-import { roundBox, roundPx, type Box, type Corners, type Point } from '../../design/geometry.js'
+import {
+  mapCorners,
+  roundBox,
+  roundPx,
+  simplifyCorners,
+  type Box,
+  type Point,
+} from '../../design/geometry.js'
 import type { Layer } from '../../design/layer.js'
 import type { Paint, Stroke } from '../../design/paint.js'
 import { notes } from '../../notes/catalogue.js'
@@ -75,18 +82,6 @@ const paintedPath = (path: PlacedPath, matrix: Matrix): PaintedShape => ({
 const turn = (base: Base, placement: Placement): Base =>
   placement.kind === 'rotated' ? { ...base, rotationDeg: placement.rotationDeg } : base
 
-/** One radius where all corners have the same. */
-const roundCorners = (corners: Corners): number | Corners => {
-  const rounded = {
-    topLeft: roundPx(corners.topLeft),
-    topRight: roundPx(corners.topRight),
-    bottomRight: roundPx(corners.bottomRight),
-    bottomLeft: roundPx(corners.bottomLeft),
-  }
-  const [first, ...others] = Object.values(rounded)
-  return others.every((radius) => radius === first) ? first! : rounded
-}
-
 /** A rectangle, ellipse, line or path; undefined when its numbers are no place or it has no extent. */
 export const readShapeLayer = (
   context: SvgContext,
@@ -110,7 +105,7 @@ export const readShapeLayer = (
     if (!placed || !isDrawableBox(placed.box)) return undefined
     const rectangle = shape.kind === 'path' ? readRectanglePath(placed.d) : undefined
     if (rectangle) {
-      const radius = roundCorners(rectangle.corners)
+      const radius = simplifyCorners(mapCorners(rectangle.corners, roundPx))
       return paint(paintedPath(placed, matrix), (fills, strokes) => ({
         type: 'rectangle',
         box: roundBox(placed.box),

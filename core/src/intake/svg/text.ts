@@ -3,7 +3,18 @@ import { roundBox, roundPx, uniteBoxes } from '../../design/geometry.js'
 import type { DrawnLine, TextRun, TextStyle } from '../../design/text.js'
 import { baselineOffset, type TextMeasure } from '../../text/measure.js'
 import { readTextColor } from './paint.js'
-import { mean, median, spread } from '../../math/statistics.js'
+import {
+  alignOf,
+  emptyLines,
+  endsParagraph,
+  findIndents,
+  groupLines,
+  NO_BREAK_SPACE,
+  stepOf,
+  type LineAlign,
+  type Placed,
+} from './text-lines.js'
+import { mean, spread } from '../../math/statistics.js'
 import { inheritable, parseLength, type Style } from './style.js'
 import type { SvgContext } from './context.js'
 import { isElement, localName, type XmlElement } from './xml.js'
@@ -19,21 +30,12 @@ type Chunk = {
   readonly anchor: string
 }
 
-/** A chunk with its place: baseline start, in the text element's own coordinates. */
-type Placed = {
-  readonly text: string
-  readonly style: TextStyle
-  readonly x: number
-  readonly y: number
-  readonly width: number
-}
-
 /** What a text element says, in its own coordinates (before its transform). */
 export type ReadText = {
   readonly box: Box
   readonly style: TextStyle
   readonly runs: readonly TextRun[]
-  readonly align: 'start' | 'centre' | 'end'
+  readonly align: LineAlign
   readonly lines: readonly DrawnLine[]
 }
 
@@ -255,29 +257,6 @@ const placeChunks = (chunks: readonly Chunk[], measure: TextMeasure): Placed[] =
   return placed
 }
 
-const SAME_LINE_PX = 0.5
-/** Raised or lowered letters stand no further from the baseline than this share of the size of those they follow. */
-const MOST_RAISED = 0.6
-
-/** Whether a piece goes on in the line of the one before: on its baseline, or raised or lowered right after it. */
-const goesOn = (last: Placed, piece: Placed): boolean => {
-  const off = Math.abs(last.y - piece.y)
-  if (off <= SAME_LINE_PX) return piece.x >= last.x
-  const { size } = last.style
-  return off < size * MOST_RAISED && piece.x >= last.x + last.width - size / 4
-}
-
-const groupLines = (placed: readonly Placed[]): Placed[][] => {
-  const lines: Placed[][] = []
-  for (const piece of placed) {
-    const line = lines.at(-1)
-    const last = line?.at(-1)
-    if (line && last && goesOn(last, piece)) line.push(piece)
-    else lines.push([piece])
-  }
-  return lines
-}
-
 /** A gap this wide between two pieces of a line was a space before the exporter cut the text up. */
 const SPACE_SHARE = 0.12
 // How far the measured end of a piece may be off, in shares of its width: weights between those of the
@@ -336,72 +315,6 @@ const findBaseStyle = (placed: readonly Placed[]): TextStyle => {
   return [...counts.values()].reduce((a, b) => (b.characters > a.characters ? b : a)).style
 }
 
-// A word that misses the edge by less than this was wrapped: the table of widths is that inexact.
-const WRAP_SLACK = 0.05
-
-/** Whether a line stops although the first word of the next would have fitted beside it. */
-const endsParagraph = (
-  line: Box,
-  next: readonly Placed[],
-  wrapWidth: number,
-  measure: TextMeasure,
-): boolean => {
-  const first = next[0]!
-  const word = first.text.trimStart().split(/\s/)[0] ?? ''
-  const needed = line.width + measure.width(` ${word}`, first.style)
-  return needed < wrapWidth * (1 - WRAP_SLACK) - 1
-}
-
-/** How lines of different length stand under each other; one line stands as its anchor says. */
-const alignOf = (anchor: string | undefined, lines: readonly Box[]): ReadText['align'] => {
-  const stated = anchor === 'middle' ? 'centre' : anchor === 'end' ? 'end' : 'start'
-  if (stated !== 'start' || spread(lines.map((l) => l.width)) < 2) return stated
-  const left = spread(lines.map((l) => l.x))
-  if (left <= 1) return 'start'
-  const centre = spread(lines.map((l) => l.x + l.width / 2))
-  const right = spread(lines.map((l) => l.x + l.width))
-  const tolerance = Math.max(2, Math.max(...lines.map((l) => l.width)) * 0.02)
-  if (centre <= tolerance && centre <= right) return 'centre'
-  return right <= tolerance ? 'end' : 'start'
-}
-
-/** A line that is moved in stands at a whole number of spaces, give or take this share of one. */
-const INDENT_ERROR = 0.2
-
-/**
- * How many spaces each line of code is moved in; undefined for other texts. Lines of code begin at unlike places, which are
- * those of the columns of its letters, and end where somebody ended them.
- */
-const findIndents = (
-  lines: readonly Box[],
-  align: ReadText['align'],
-  spacePx: number,
-): readonly number[] | undefined => {
-  const isDownward = lines.every((l, i) => i === 0 || l.y > lines[i - 1]!.y)
-  const left = Math.min(...lines.map((l) => l.x))
-  const moved = lines.map((l) => (l.x - left) / spacePx)
-  if (align !== 'start' || !isDownward || moved.every((by) => by < 1 - INDENT_ERROR))
-    return undefined
-  const indents = moved.map(Math.round)
-  const isEven = moved.every((by, i) => Math.abs(by - indents[i]!) <= INDENT_ERROR)
-  return isEven ? indents : undefined
-}
-
-const NO_BREAK_SPACE = '\u00a0'
-
-/** From one baseline to the next, in px: the smallest step, where all others are so many of it. */
-const stepOf = (steps: readonly number[]): number => {
-  const least = Math.min(...steps)
-  const areWhole = steps.every((step) => Math.abs(step / least - Math.round(step / least)) < 0.05)
-  return areWhole ? median(steps.filter((step) => step < least * 1.5)) : median(steps)
-}
-
-/** How many empty lines were left out between two that are drawn so far apart. */
-const emptyLines = (stepPx: number, lineHeightPx: number): number => {
-  const lines = stepPx / lineHeightPx
-  return Math.abs(lines - Math.round(lines)) < 0.05 ? Math.max(0, Math.round(lines) - 1) : 0
-}
-
 // The new field stands first: adding to a spread copy is many times slower.
 const withLineHeight = (style: TextStyle, lineHeight: number): TextStyle => ({
   lineHeight,
@@ -418,7 +331,7 @@ const LEAST_DIFFERENCE = 0.15
  * with the right widths all middles (or ends) fall together. `x = edge - share · k · width`, fitted by
  * least squares for the correction `k`.
  */
-const correctWidths = (lines: readonly Box[], align: ReadText['align']): readonly Box[] => {
+const correctWidths = (lines: readonly Box[], align: LineAlign): readonly Box[] => {
   if (align === 'start' || lines.length < 2) return lines
   const share = align === 'centre' ? 0.5 : 1
   const widest = Math.max(...lines.map((l) => l.width))

@@ -53,7 +53,7 @@ export const paddingAt = (node: LayoutNode, flow: Flow, width: number) => {
   }
 }
 
-/** What has no content and takes the width there is asks for none. */
+/** Whether a node asks for no width: it has no content, and takes the width there is. */
 const asksNothing = (node: LayoutNode): boolean =>
   node.sizing.width === 'stretch' &&
   node.layer.type !== 'text' &&
@@ -85,6 +85,16 @@ export const anchored = (
 
 /** At how many widths the height of a node is remembered: a sweep comes to hundreds, and to none of them again. */
 const MOST_HEIGHTS = 16
+
+/** What of a page is shown: what is hidden or folded is not, with all that is in it. */
+export const shownOf = (placed: readonly Placed[]): readonly Placed[] => {
+  const hidden = new Set<LayoutNode>()
+  return placed.filter(({ node, parent }) => {
+    const isHidden = node.isHidden || node.folds || (parent && hidden.has(parent))
+    if (isHidden) hidden.add(node)
+    return !isHidden
+  })
+}
 
 /** A solver that measures text as `measure` does. */
 export const createSolver = (measure: TextMeasure): Solver => {
@@ -173,6 +183,7 @@ export const createSolver = (measure: TextMeasure): Solver => {
     node: LayoutNode,
     of: (node: LayoutNode) => number,
     keeps: boolean,
+    isCss = false,
   ): number => {
     if (node.folds) return 0
     const { layer } = node
@@ -186,7 +197,7 @@ export const createSolver = (measure: TextMeasure): Solver => {
       return node.fitsParent ? Math.min(node.box.width, 24) : limit(node.box.width, node)
     }
     if (isPlain) return node.limits.minWidth ?? 0
-    return Math.max(node.limits.minWidth ?? 0, across(node, of, true))
+    return Math.max(node.limits.minWidth ?? 0, across(node, of, true, isCss))
   }
 
   const least = (node: LayoutNode): number =>
@@ -196,15 +207,7 @@ export const createSolver = (measure: TextMeasure): Solver => {
 
   /** As narrow as a browser makes it, whatever reaches out of it then (`min-content`). */
   const floor = (node: LayoutNode): number =>
-    remember(floors, node, () =>
-      node.children.length === 0 ||
-      node.arrangement.kind === 'free' ||
-      node.sizing.width === 'fixed' ||
-      node.scrolls ||
-      node.folds
-        ? least(node)
-        : Math.max(node.limits.minWidth ?? 0, across(node, floor, true, true)),
-    )
+    remember(floors, node, () => findLeast(node, floor, true, true))
 
   const measured = (node: LayoutNode, breaks = false): Measured => ({
     node,

@@ -114,7 +114,7 @@ export const buildControl = (
   const style: UiStyle = {
     ...own,
     width,
-    // Its words stand in its middle: no padding keeps it as high as it was drawn.
+    // A field centres its words by itself and has no padding above and below: its height has to be said.
     height: { ...own.height, sizing: 'fixed' },
     arrange: { kind: 'none' },
     ...(ticks || own.fitsParent || width.sizing !== 'fixed' ? {} : { fitsParent: true }),

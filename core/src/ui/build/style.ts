@@ -14,7 +14,7 @@ import {
 import { buildBorder } from './border.js'
 import type { BuildContext, Surroundings } from './context.js'
 
-/** Whether something as large as its content shows that it is, where all else takes the room there is across. */
+/** Whether a node that is as large as its content would look different stretched across its parent. */
 const staysSmall = ({ layer, sizing, textAlign }: LayoutNode, parent: string): boolean => {
   // Words that begin at the start of a larger box stand where they would in their own.
   if (parent !== 'column') return layer.type !== 'text' && sizing.height === 'fit'

@@ -1,9 +1,9 @@
+import type { Focus } from '../../../design/paint.js'
 import type { UiFill, UiStyle } from '../../../ui/nodes.js'
 import { arrangeSlots } from './arrange.js'
 import { placeSlots, sizeSlots } from './place.js'
 import { nameClass, valueSlot, type Slot } from './slots.js'
 import type { TailwindTheme } from './theme.js'
-import type { Focus } from '../../../design/paint.js'
 import { cssColor, cssPaint, cssShadow, decimal } from './values.js'
 
 /** A colour under its token's name where it has one. */

@@ -4,8 +4,7 @@ import type { UiProject } from '../../../ui/index.js'
 import { textFile } from '../../shared/emitted-file.js'
 import type { Styling, StylingOptions } from '../styling.js'
 import { colorIn } from './color-in.js'
-import { decimal } from './values.js'
-import { boxSlots, type ShadowCaster, focusPercent } from './box.js'
+import { boxSlots, focusPercent, type ShadowCaster } from './box.js'
 import { plainClasses, steppedClasses, type Slot } from './slots.js'
 import { controlSlots } from './control.js'
 import { ENTRANCE_THEME, ENTRANCE_VARIABLE, motionClasses, panelClasses } from './motion.js'
@@ -15,6 +14,7 @@ import { inUnits, utilityInUnits } from '../units.js'
 import { modeRules } from './modes.js'
 import { scaleInPx } from './scale.js'
 import { TailwindTheme } from './theme.js'
+import { decimal } from './values.js'
 
 /** What forms say takes no room until there is something to say. */
 const MESSAGES = {
@@ -174,14 +174,12 @@ export const createTailwind = (
   const slotsOf = (node: UiNode): Slot[] => {
     const own = meantSlots(node, box(node))
     switch (node.type) {
-      case 'image':
+      case 'image': {
         if (isIcon(node.asset)) return own
-        return [
-          ...own.map(asPicture).filter(({ slot }) => slot !== 'w' || pulled(node).length === 0),
-          ...pulled(node),
-          ...fitSlots(node),
-          ...overflowing(node),
-        ]
+        const size = pulled(node)
+        const rest = own.map(asPicture).filter(({ slot }) => slot !== 'w' || size.length === 0)
+        return [...rest, ...size, ...fitSlots(node), ...overflowing(node)]
+      }
       case 'text':
         return [...own, ...textSlots(theme, node, isRoot(node) ? undefined : mainFamily)]
       case 'control':
