@@ -120,6 +120,14 @@ export {
   type Match,
   type WidthReading,
 } from './responsive/index.js'
+export {
+  LINT_KINDS,
+  LINT_WIDTHS,
+  lintPage,
+  lintWidths,
+  type LintKindId,
+  type LintMark,
+} from './responsive/lint/index.js'
 export { createPlacing } from './responsive/place-page.js'
 export { readRoles, type RoleReading } from './meaning/roles/index.js'
 export { withParts } from './parts/index.js'

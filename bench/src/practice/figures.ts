@@ -76,9 +76,24 @@ const atWidth = (width: number): readonly Figure[] =>
     }
   })
 
+/** Widths at which places a designer would mark are counted, in px, and how many there may be. */
+const LINTED: readonly (readonly [width: number, goal: Figure['goal']])[] = [
+  [1536, { one: 1.5 }],
+  [768, { one: 1.5 }],
+  [390, { one: 1.5 }],
+]
+export const LINTED_WIDTHS: readonly number[] = LINTED.map(([width]) => width)
+
 /** Everything that is printed, in its order. */
 export const FIGURES: readonly Figure[] = [
   ...WIDTHS.flatMap(atWidth),
+  ...LINTED.map(([width, goal]): Figure => ({
+    name: `lint@${width}`,
+    label: `${width}: marks of the lint`,
+    format: 'count',
+    better: 'less',
+    ...(goal ? { goal } : {}),
+  })),
   {
     name: 'absolute',
     label: 'placed absolutely',

@@ -4,6 +4,7 @@ import { pathToFileURL } from 'node:url'
 import type { Browser } from '@playwright/test'
 import { buildProject, convertFiles, writeFiles } from '@unimorph/cli'
 import { findInvalid } from './declarations.js'
+import { countMarks } from './lint.js'
 import { SOURCES, WIDTHS, type PageRun, type RoleCount, type SourceId } from './figures.js'
 
 export type Job = { readonly page: string; readonly family: string; readonly source: SourceId }
@@ -116,6 +117,7 @@ export const createScoring = async (
     const widest = scored.widths[String(WIDTHS[0])]
     const values: [string, number | null | undefined][] = [
       ...WIDTHS.flatMap((width) => valuesAt(width, scored.widths[String(width)])),
+      ...[...countMarks(files)].map(([width, count]): [string, number] => [`lint@${width}`, count]),
       ['absolute', widest?.absoluteShare],
       ['fixed', widest?.pixelWidthShare],
       ['roles', scored.semantics?.macroF1 ?? 0],

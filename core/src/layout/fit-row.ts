@@ -185,8 +185,11 @@ const findWidths = (drafts: readonly Draft[], gaps: readonly number[], fills: bo
   if (open.length === drafts.length && isEven(open.map((i) => widths[i]!))) {
     return { kind: 'stretch', which: all }
   }
-  // Things that lie over each other take no shares.
-  return gaps.every((gap) => gap >= -EVEN_PX) ? { kind: 'shares' } : { kind: 'own' }
+  // Shares are for columns: a few boxes among words and signs that are as wide as they are, or things that lie over
+  // each other, take none.
+  const share = (which: readonly number[]): number => which.reduce((sum, i) => sum + widths[i]!, 0)
+  const areMost = 2 * share(open) >= share([...widths.keys()])
+  return areMost && gaps.every((gap) => gap >= -EVEN_PX) ? { kind: 'shares' } : { kind: 'own' }
 }
 
 const heightOf = (

@@ -299,13 +299,23 @@ class Adaptation {
     const inner = Math.max(0, width - padding.left - padding.right)
     const given = this.giveWay(small, width, inner, here)
     const rooms = solver.widths(given, width)
+    const isRow = given.arrangement.kind === 'row'
+    const [first] = flowChildren(given)
     const children = given.children.map((child): LayoutNode => {
-      const margin = shrinkMargin(child.margin, this.sizes)
-      const inside = { ...here, topPx: here.topPx + child.box.y }
+      // In a row what follows the first thing stands beside it.
+      const insetPx = here.insetPx + padding.left + (isRow && child !== first ? width : 0)
+      const rightPx =
+        given.arrangement.kind === 'column' ? node.box.width - child.box.x - child.box.width : 0
+      const margin = shrinkMargin(child.margin, this.sizes, { insetPx, rightPx })
+      const inside = {
+        ...here,
+        topPx: here.topPx + child.box.y,
+        insetPx: insetPx + margin.left,
+      }
       if (!isInFlow(child)) return this.overlay(child, width, inside)
-      // A folded panel is as wide as the window.
+      // A folded panel is as wide as the window, or as a drawer may be.
       const own = child.folds
-        ? this.windowPx
+        ? Math.min(this.windowPx, child.limits.maxWidth ?? Infinity)
         : Math.min(rooms.get(child) ?? inner, Math.max(inner, child.limits.minWidth ?? 0))
       const next = this.visit(child, own, inside)
       return margin === child.margin ? next : { ...next, margin }

@@ -4,6 +4,7 @@ import type { LayerWidths } from '../design/widths.js'
 import { stackedPlainly, type LayoutNode } from '../layout/index.js'
 import { canWrap, findNavigation } from '../meaning/structure/navigation.js'
 import { anchored, flowChildren, isInFlow, type Solver } from '../layout/flow/solver.js'
+import { findRail } from '../meaning/structure/rails.js'
 import { findTableRows, isTableGrid } from '../meaning/structure/tables.js'
 import { NARROWEST_PX } from './window.js'
 import { createKeys, mapNodes, replaceRun, withChildren, wrapNodes } from '../layout/flow/tree.js'
@@ -176,13 +177,56 @@ const boxTables = (node: LayoutNode, keyOf: (first: LayoutNode) => string): Layo
   return replaceRun(boxed, run, table)
 }
 
-/** Links beside other things in the head of a page get a container of their own, which can fold away. */
+/** A rail keeps its width beside the main part, until it folds away. */
+const asRail = (rail: LayoutNode): LayoutNode => {
+  const { maxWidth: _most, ...limits } = rail.limits
+  return {
+    ...rail,
+    menu: { is: 'panel', key: rail.layer.key },
+    ...(rail.sizing.width === 'stretch'
+      ? { limits, sizing: { ...rail.sizing, width: 'fixed' as const } }
+      : {}),
+  }
+}
+
+/** What was drawn as wide as the room beside a rail takes the room there is, as far from the rail as drawn. */
+const asMain = (child: LayoutNode, rail: LayoutNode, row: LayoutNode): LayoutNode => {
+  const { arrangement, box } = row
+  if (child.sizing.width !== 'fixed' || !child.fitsParent || arrangement.kind !== 'row')
+    return child
+  const end = child.box.x + child.box.width
+  const isFull = Math.abs(box.width - resolveSides(arrangement.padding).right - end) <= SAME_PX
+  if (!isFull) return child
+  const distance = child.box.x - rail.box.x - rail.box.width
+  return {
+    ...child,
+    ...(child.isPushed && distance >= 0
+      ? { isPushed: false, margin: { ...child.margin, left: distance - arrangement.gap } }
+      : {}),
+    fitsParent: false,
+    sizing: { ...child.sizing, width: 'stretch' },
+  }
+}
+
+/**
+ * Links beside other things in the head of a page get a container of their own, which can fold away; so can a rail at
+ * the side.
+ */
 const boxNavigation = (
   root: LayoutNode,
   solver: Solver,
   keyOf: (first: LayoutNode) => string,
 ): LayoutNode => {
   const step = (node: LayoutNode, top: number): LayoutNode => {
+    const rail = findRail(node, node.box.width / root.box.width)
+    if (rail) {
+      return withChildren(
+        node,
+        node.children.map((child) =>
+          child === rail ? asRail(rail) : asMain(step(child, top + child.box.y), rail, node),
+        ),
+      )
+    }
     const found = findNavigation(node, top, node.box.width / root.box.width)
     if (found && node.arrangement.kind === 'row') {
       const flow = flowChildren(node)
@@ -191,7 +235,11 @@ const boxNavigation = (
       const isTight = solver.least(node) > NARROWEST_PX
       if (!isTight || (!isOne && !canWrap(run))) return node
       const around = { ...node.arrangement, padding: 0, distribute: 'start' } as const
-      const nav = isOne ? run[0]! : wrapNodes(run, keyOf(run[0]!), 'Navigation', around)
+      // They stand equally far from the middle of the row, and so does their container.
+      const level = run.map((one, i) =>
+        i === 0 || one.margin.top === 0 ? one : { ...one, margin: { ...one.margin, top: 0 } },
+      )
+      const nav = isOne ? run[0]! : wrapNodes(level, keyOf(run[0]!), 'Navigation', around)
       return replaceRun(node, run, { ...nav, menu: { is: 'panel', key: nav.layer.key } })
     }
     return withChildren(

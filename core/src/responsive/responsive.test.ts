@@ -444,3 +444,84 @@ describe('the sweep', () => {
     expect(breaks).toMatchObject([{ kind: 'cut', layer: 'long', fromPx: 320 }])
   })
 })
+
+describe('a rail at the side of a page', () => {
+  const labels = ['Tides', 'Walks', 'People', 'Post', 'Boats', 'Gear']
+  const dark = { fills: [{ kind: 'solid', color: '#123a33' }] }
+  const screen = compose([
+    page([
+      layer('rectangle', 'rail', { ...at(0, 0, 240, 800), ...dark }),
+      layer('rectangle', 'sign', { ...at(24, 20, 32, 32), ...white, radius: 8 }),
+      words('brand', 'Tidewrack', 68, 24, 16),
+      ...labels.map((label, i) => words(label, label, 24, 96 + i * 44, 16)),
+      words('title', 'Tides this week', 280, 32, 32),
+      layer('rectangle', 'chart', {
+        ...at(280, 104, 960, 400),
+        fills: [{ kind: 'solid', color: '#ccddee' }],
+      }),
+    ]),
+  ])
+  const solver = createSolver(measure)
+  const boxAt = (px: number, key: string) =>
+    solver.place(atWidth(screen, px), px).find(({ node }) => node.layer.key === key)?.box
+
+  test('stands beside the main part where there is room', () => {
+    expect(boxAt(1280, 'title')).toMatchObject({ x: 280, y: 32 })
+    expect(findNode(atWidth(screen, 1280), 'rail').folds).toBeUndefined()
+    expect(boxAt(1024, 'rail')!.width).toBe(240)
+    expect(boxAt(1024, 'title')!.x).toBe(280)
+  })
+
+  test('becomes a drawer as wide as the rail, behind a button in a bar', () => {
+    const rail = findNode(atWidth(screen, 390), 'rail')
+    expect(rail).toMatchObject({
+      folds: { topPx: 60, color: '#123a33' },
+      limits: { maxWidth: 240 },
+    })
+    const bar = findNode(atWidth(screen, 390), 'rail~bar')
+    expect(keysOf(bar)).toEqual(expect.arrayContaining(['brand', 'sign', 'rail~menu']))
+    expect(keysOf(rail)).not.toContain('brand')
+    expect(boxAt(390, 'title')!.y).toBeLessThan(160)
+    expect(screen.readings).toContainEqual(
+      expect.objectContaining({ kind: 'fold', value: 'folds behind a menu button' }),
+    )
+  })
+
+  test('nothing breaks at any width', () => {
+    expect(sweepPage(screen.steps, { measure })).toEqual([])
+  })
+})
+
+describe('the tools of a head', () => {
+  const tool = (key: string, x: number, y = 20): Json =>
+    layer('rectangle', key, {
+      ...at(x, y, 24, 24),
+      fills: [{ kind: 'solid', color: '#123a33' }],
+      radius: 12,
+    })
+  const screen = compose([
+    page([
+      layer('rectangle', 'head', {
+        ...at(0, 0, 1280, 64),
+        fills: [{ kind: 'solid', color: '#e8f0ec' }],
+      }),
+      words('brand', 'Tidewrack', 32, 20, 16),
+      layer('rectangle', 'search', { ...at(700, 12, 280, 40), ...white }),
+      words('find', 'Find a walk', 716, 20, 16),
+      tool('bell', 1060),
+      tool('post', 1100),
+      tool('face', 1140),
+      words('name', 'Ona Farrow', 1160, 20, 16),
+      words('title', 'Tides this week', 32, 120, 32),
+    ]),
+  ])
+
+  test('keep their sizes and go on in the next line', () => {
+    const placed = createSolver(measure).place(atWidth(screen, 390), 390)
+    const boxOf = (key: string) => placed.find(({ node }) => node.layer.key === key)!.box
+    expect(boxOf('face')).toMatchObject({ width: 24, height: 24 })
+    expect(boxOf('search').width).toBeGreaterThan(200)
+    const lines = new Set(['bell', 'post', 'face'].map((key) => boxOf(key).y))
+    expect(lines.size).toBeLessThan(3)
+  })
+})

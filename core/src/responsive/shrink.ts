@@ -43,11 +43,24 @@ export const shrinkPadding = (padding: number | Sides, window: WindowClass): num
 
 export const shrinkGap = (px: number, window: WindowClass): number => tallRoom(px, window)
 
-/** Distances to the sides that only a wide page has room for. */
-export const shrinkMargin = (margin: Sides, window: WindowClass): Sides => {
+/** What keeps words from the side of a phone, in px. */
+const PHONE_SIDE_PX = 16
+
+/** What stands between something and the sides of the window anyway, and on its right as drawn; in px. */
+export type SideRoom = { readonly insetPx: number; readonly rightPx: number }
+
+/** Distances to the sides that only a wide page has room for; on a phone words keep clear of both sides. */
+export const shrinkMargin = (
+  margin: Sides,
+  window: WindowClass,
+  { insetPx, rightPx }: SideRoom,
+): Sides => {
   const most = window === 'phone' ? 24 : window === 'tablet' ? 64 : Infinity
-  const side = (px: number): number => (px > most ? (window === 'phone' ? 0 : 32) : px)
-  const [left, right] = [side(margin.left), side(margin.right)]
+  const least = window === 'phone' ? Math.max(0, PHONE_SIDE_PX - insetPx) : 32
+  const side = (px: number): number => (px > most ? least : px)
+  const left = side(margin.left)
+  const isCleared = window === 'phone' && left !== margin.left && rightPx >= PHONE_SIDE_PX
+  const right = isCleared ? Math.max(left, side(margin.right)) : side(margin.right)
   const top = tallRoom(margin.top, window)
   return left === margin.left && right === margin.right && top === margin.top
     ? margin

@@ -2,6 +2,7 @@ import type { Box } from '../design/geometry.js'
 import { overlapOn } from '../layout/axis.js'
 import type { TextMeasure } from '../text/measure.js'
 import { createSolver, shownOf, type Placed } from '../layout/flow/solver.js'
+import { finish } from './finish.js'
 import type { Step } from './spread.js'
 import { NARROWEST_PX, WIDEST_PX } from './window.js'
 
@@ -117,10 +118,5 @@ export function* sweepWidths(
 }
 
 /** All breaks of a page, found at once. */
-export const sweepPage = (steps: readonly Step[], options: SweepOptions): readonly Break[] => {
-  const sweep = sweepWidths(steps, options)
-  for (;;) {
-    const { done, value } = sweep.next()
-    if (done) return value
-  }
-}
+export const sweepPage = (steps: readonly Step[], options: SweepOptions): readonly Break[] =>
+  finish(sweepWidths(steps, options))

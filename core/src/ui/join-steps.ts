@@ -186,7 +186,7 @@ const joinNode = (
     case 'box': {
       const boxes = at.map((node) => (node?.type === 'box' ? node : undefined))
       // It is a menu only where it is folded away at some width.
-      const menu = boxes.find((box) => box?.style.folds !== undefined)?.menu
+      const menu = boxes.find((box) => box?.menu !== undefined)?.menu
       const { menu: _menu, ...plain } = model
       const children = joinInside(boxes, fromPx)
       return { ...plain, ...(menu === undefined ? {} : { menu }), ...stepped, children }

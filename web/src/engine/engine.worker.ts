@@ -53,7 +53,7 @@ import { listRoles } from './roles'
 import { listTexts } from './list-texts'
 import { listTokens } from './list-tokens'
 import { lookAtPicture } from './look-at-picture'
-import { listBreaks, listWidths } from './widths'
+import { listFaults, listWidths } from './widths'
 import { inPieces } from './in-pieces'
 import { createStyleCompiler } from './style-sheets'
 import { compareEdits, listArranged, mend, reportStructure } from './structure'
@@ -424,10 +424,10 @@ const handlers: Handlers = {
     const found = examine(screen)
     return found ? listRoles(need(edited).design, found) : []
   },
-  breaks() {
+  faults() {
     const own = examined
     if (!own?.found) return undefined
-    const sweep = listBreaks(need(edited).design, own.found, measure())
+    const sweep = listFaults(need(edited).design, own.found, measure())
     return inPieces(
       sweep,
       () => queue,
@@ -491,5 +491,5 @@ const answer = async ({ id, method, args }: EngineCall): Promise<EngineAnswer> =
 let queue: Promise<void> = Promise.resolve()
 self.onmessage = ({ data }: MessageEvent<EngineCall>) => {
   const answered = queue.then(async () => self.postMessage(await answer(data)))
-  if (data.method !== 'breaks') queue = answered
+  if (data.method !== 'faults') queue = answered
 }

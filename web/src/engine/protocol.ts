@@ -34,7 +34,7 @@ import type {
 } from '@unimorph/core'
 import type { LayerDetails } from './inspect-layer'
 import type { NamedRole } from './roles'
-import type { NamedBreak, WidthAnswer } from './widths'
+import type { WidthAnswer, WidthFaults } from './widths'
 import type { ArrangedBox, Comparison, MendAnswer, MendChoice, StructureReport } from './structure'
 
 /** A row of the outline: a layer with what a list needs to know of it. */
@@ -226,8 +226,8 @@ export type Engine = {
   widths(screen: string): WidthAnswer | undefined
   /** What the layers of a screen are, as it was last drawn. */
   roles(screen: string): readonly NamedRole[]
-  /** Where the screen breaks that was asked about last; gives way to all other calls. Nothing if it changed. */
-  breaks(): readonly NamedBreak[] | undefined
+  /** Where the screen that was asked about last breaks or looks wrong; gives way to all other calls. Nothing if it changed. */
+  faults(): WidthFaults | undefined
   /** The edits that mend some findings, each checked to keep the look. */
   mend(choice: MendChoice): MendAnswer
   /** How a screen is arranged, as it was last drawn. */

@@ -1,5 +1,7 @@
 import {
+  LINT_KINDS,
   layerOfNode,
+  lintWidths,
   sweepWidths,
   walkScreens,
   WIDTH_READINGS,
@@ -7,6 +9,7 @@ import {
   type Design,
   type Examined,
   type LayerWidths,
+  type LintMark,
   type TextMeasure,
   type WidthReading,
   type WidthReport,
@@ -31,8 +34,21 @@ export type WidthAnswer = WidthReport & {
   readonly groups: readonly (readonly string[])[]
 }
 
+/** Where a screen does not hold, or does not look as a designer would have it. */
+export type WidthFaults = {
+  readonly breaks: readonly NamedBreak[]
+  readonly marks: readonly NamedMark[]
+}
+
 /** A break with the name of the layer at fault. */
 export type NamedBreak = Break & { readonly name: string }
+
+/** A mark of the lint, in words. */
+export type NamedMark = LintMark & {
+  readonly name: string
+  readonly title: string
+  readonly why: string
+}
 
 /** Names of layers, and of the containers around them that no layer draws. */
 export const nameLayers = (design: Design): ((key: string) => string) => {
@@ -66,13 +82,20 @@ export const listWidths = (design: Design, { report }: Examined): WidthAnswer =>
   }
 }
 
-/** Where a screen breaks, looked for one width at a time. */
-export function* listBreaks(
+/** Where a screen breaks or looks wrong, looked for one width at a time. */
+export function* listFaults(
   design: Design,
   { trees }: Examined,
   measure: TextMeasure,
-): Generator<void, readonly NamedBreak[]> {
-  const found = yield* sweepWidths(trees, { measure })
+): Generator<void, WidthFaults> {
+  const breaks = yield* sweepWidths(trees, { measure })
+  const marks = yield* lintWidths(trees, measure)
   const nameOf = nameLayers(design)
-  return found.map((one) => ({ ...one, name: nameOf(one.layer) }))
+  return {
+    breaks: breaks.map((one) => ({ ...one, name: nameOf(one.layer) })),
+    marks: marks.map((one) => {
+      const { title, why } = LINT_KINDS[one.kind]
+      return { ...one, name: nameOf(one.layer), title, why }
+    }),
+  }
 }

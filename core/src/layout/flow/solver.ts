@@ -39,6 +39,12 @@ export const isInFlow = (node: LayoutNode): boolean => node.placement.kind !== '
 export const flowChildren = (node: LayoutNode): readonly LayoutNode[] =>
   node.children.every(isInFlow) ? node.children : node.children.filter(isInFlow)
 
+/** The children that take room: what is folded away lies over the page when it is shown. */
+const roomChildren = (node: LayoutNode): readonly LayoutNode[] => {
+  const flow = flowChildren(node)
+  return flow.some((child) => child.folds) ? flow.filter((child) => !child.folds) : flow
+}
+
 const sideRoom = (node: LayoutNode): number => node.margin.left + node.margin.right
 
 /** Padding on both sides at a width: more of it where the content is held to a width of its own. */
@@ -143,7 +149,7 @@ export const createSolver = (measure: TextMeasure): Solver => {
     const { arrangement } = node
     if (arrangement.kind === 'free') return node.box.width
     const padding = resolveSides(arrangement.padding)
-    const children = flowChildren(node).filter((child) => !child.folds)
+    const children = roomChildren(node)
     const sizes = children.map((child) => (asksNothing(child) ? 0 : of(child)) + sideRoom(child))
     const widestChild = Math.max(0, ...sizes)
     const sides = padding.left + padding.right
@@ -185,7 +191,6 @@ export const createSolver = (measure: TextMeasure): Solver => {
     keeps: boolean,
     isCss = false,
   ): number => {
-    if (node.folds) return 0
     const { layer } = node
     if (layer.type === 'text') {
       if (node.breaksWords) return Math.min(text(node).least, 24)
@@ -226,7 +231,7 @@ export const createSolver = (measure: TextMeasure): Solver => {
     const wide = node.scrolls ? Math.max(width, across(node, least, true)) : width
     const padding = paddingAt(node, arrangement, wide)
     const flow = node.contentMax === undefined ? arrangement : { ...arrangement, padding }
-    return { wide, flow, inner: wide - padding.left - padding.right, children: flowChildren(node) }
+    return { wide, flow, inner: wide - padding.left - padding.right, children: roomChildren(node) }
   }
 
   const solve = (node: LayoutNode, width: number, height?: number): readonly Box[] => {
@@ -276,7 +281,7 @@ export const createSolver = (measure: TextMeasure): Solver => {
       return text(node).lines(width) * text(node).lineHeight
     }
     if (arrangement.kind === 'free' || node.children.length === 0) return node.box.height
-    const children = flowChildren(node)
+    const children = roomChildren(node)
     const bottoms = solve(node, width).map(
       (box, i) => box.y + box.height + children[i]!.margin.bottom,
     )
@@ -309,7 +314,7 @@ export const createSolver = (measure: TextMeasure): Solver => {
       placed.push({ node, parent, box })
       const isSized = node.sizing.height !== 'fit' || (node.limits.minHeight ?? 0) > 0
       const boxes = solve(node, box.width, isSized ? box.height : undefined)
-      const children = flowChildren(node)
+      const children = roomChildren(node)
       boxes.forEach((own, i) =>
         step(children[i]!, node, { ...own, x: box.x + own.x, y: box.y + own.y }),
       )

@@ -15,16 +15,22 @@ const isLabel = (node: LayoutNode): boolean => {
   return lines === 1 && node.box.width <= WIDEST_LINK_PX && /\p{L}{2}/u.test(textOf(layer))
 }
 
-/** A label, or a box around one. */
+/** Signs beside a label are no larger, in px. */
+const SIGN_PX = 32
+
+const isSign = (node: LayoutNode): boolean =>
+  node.layer.type !== 'text' &&
+  Math.max(node.box.width, node.box.height) <= SIGN_PX &&
+  node.children.every(isSign)
+
+const hasGround = ({ layer }: LayoutNode): boolean => 'fills' in layer && layer.fills.length > 0
+
+/** A label, alone or with signs beside it, in a box that has no ground: what has one is a button. */
 const isLinkLike = (node: LayoutNode): boolean => {
   if (isLabel(node)) return true
-  const [only, ...others] = node.children
-  return (
-    only !== undefined &&
-    others.length === 0 &&
-    node.box.width <= WIDEST_LINK_PX &&
-    isLinkLike(only)
-  )
+  if (node.box.width > WIDEST_LINK_PX || hasGround(node)) return false
+  const labels = flowChildren(node).filter((child) => !isSign(child))
+  return labels.length === 1 && isLinkLike(labels[0]!)
 }
 
 /** Where navigation stands among the children of a row: a container of links, or a run of them. */
@@ -37,8 +43,6 @@ const typeOf = (node: LayoutNode): string =>
 
 /** The name of the place may look like a link too: it stands apart, or is set in another type. */
 const startOfLinks = (children: readonly LayoutNode[], from: number, to: number): number => {
-  const pushed = children.findIndex((child, i) => i > from && i < to && child.isPushed)
-  if (pushed > 0) return pushed
   const isOther = from === 0 && to > 1 && typeOf(children[0]!) !== typeOf(children[1]!)
   return isOther ? from + 1 : from
 }
@@ -64,11 +68,13 @@ export const findNavigation = (
   let best: Navigation | undefined
   for (let from = 0; from < children.length; from++) {
     let to = from
-    while (to < children.length && isLinkLike(children[to]!)) to++
+    // Free room parts one run from the next.
+    const isNext = (child: LayoutNode): boolean => isLinkLike(child) && !child.isPushed
+    while (to < children.length && (to === from ? isLinkLike : isNext)(children[to]!)) to++
     const start = startOfLinks(children, from, to)
     const isLonger = to - start > (best ? best.to - best.from : LEAST_LINKS - 1)
     if (isLonger) best = { from: start, to }
-    from = to
+    if (to > from) from = to - 1
   }
   return best
 }
@@ -76,6 +82,6 @@ export const findNavigation = (
 /** Whether a run of children can be given a container of its own without a change of looks. */
 export const canWrap = (children: readonly LayoutNode[]): boolean =>
   children.every(
-    (child, i) =>
-      child.self === undefined && child.margin.top === 0 && (i === 0 || !child.isPushed),
+    ({ self, margin, isPushed }, i) =>
+      self === undefined && margin.top === children[0]!.margin.top && (i === 0 || !isPushed),
   )

@@ -2,6 +2,7 @@ import type { LayoutNode } from '../../layout/index.js'
 import { areAlike } from '../../meaning/structure/alike.js'
 import { flowChildren, isInFlow } from '../../layout/flow/solver.js'
 import type { Rule } from './rule.js'
+import { sidesAsPadding } from './sides.js'
 
 /** The most columns that fit; a number that leaves no gap in the last row where there is one of at least half as many. */
 const chooseColumns = (most: number, count: number): number => {
@@ -61,7 +62,7 @@ export const columns: Rule = {
           columns,
           columnGap: gap,
           rowGap,
-          padding: arrangement.padding,
+          padding: sidesAsPadding(node, arrangement.padding),
           align: arrangement.align === 'baseline' ? 'start' : arrangement.align,
         },
         children: node.children.map((child) => (isInFlow(child) ? asCell(child, columns) : child)),

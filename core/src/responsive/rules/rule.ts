@@ -9,6 +9,8 @@ export type RuleContext = {
   readonly comfort: Comfort
   /** Where the container begins, from the top of the page as drawn, in px. */
   readonly topPx: number
+  /** What stands between its content and the left side of the window, in px. */
+  readonly insetPx: number
   /** The colour behind it. */
   readonly ground: string
 }
@@ -21,6 +23,7 @@ export const pageContext = ({
   solver,
   comfort,
   topPx: 0,
+  insetPx: 0,
   ground: '#ffffff',
 })
 

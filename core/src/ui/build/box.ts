@@ -72,7 +72,8 @@ export const buildBox = (
     ...(link ? { link } : {}),
     ...(isButton ? { role: 'button', ...(reading?.submits ? { submits: true } : {}) } : {}),
     ...(act ? { act } : {}),
-    ...(node.menu?.is === 'panel' ? { menu: context.menuId(node.menu.key) } : {}),
+    // Where nothing folds it is no menu.
+    ...(node.menu?.is === 'panel' && node.folds ? { menu: context.menuId(node.menu.key) } : {}),
     ...(acts && !children.some(hasText)
       ? { label: context.nameOf(layer) || (link ? 'Link' : 'Button') }
       : {}),

@@ -67,6 +67,12 @@ const anchorSlots = (axis: 'x' | 'y', anchor: Anchor): Slot[] => {
   }
 }
 
+/** What stands in the flow stands where it is, also where it is held by its middle at another width. */
+const UNSHIFTED: readonly Slot[] = [
+  { slot: 'translate-x', token: 'translate-x-0' },
+  { slot: 'translate-y', token: 'translate-y-0' },
+]
+
 /** Where a box stands in its parent. `isHeld`: something in it is placed by its edges. */
 export const placeSlots = (style: UiStyle, isHeld: boolean): Slot[] => {
   const { place, width, height, bleedPx, folds } = style
@@ -85,6 +91,7 @@ export const placeSlots = (style: UiStyle, isHeld: boolean): Slot[] => {
     case 'flow':
       return [
         position,
+        ...UNSHIFTED,
         ...(isHeld ? edgeSlots('auto') : []),
         { slot: 'col-span', token: `col-span-${place.columns}` },
         { slot: 'row-span', token: `row-span-${place.rows}` },
@@ -94,7 +101,7 @@ export const placeSlots = (style: UiStyle, isHeld: boolean): Slot[] => {
       const z: Slot = { slot: 'z', token: place.isUnder ? '-z-10' : 'z-auto' }
       const absolute: Slot = { slot: 'position', token: 'absolute' }
       if (width.sizing === 'stretch' && height.sizing === 'stretch') {
-        return [absolute, ...edgeSlots('0'), z]
+        return [absolute, ...edgeSlots('0'), ...UNSHIFTED, z]
       }
       return [absolute, ...anchorSlots('x', place.x), ...anchorSlots('y', place.y), z]
     }
@@ -144,7 +151,13 @@ const heightOf = ({ place, height }: UiStyle): string => {
 /** How large a box is, and between which limits. */
 export const sizeSlots = (style: UiStyle): Slot[] => {
   const { place, width, height, limits, folds } = style
-  if (folds) return [valueSlot('w', 'full')]
+  if (folds) {
+    const { maxWidth } = limits
+    // A drawer reaches down to the end of the window; a panel is as high as its content, as browsers have it.
+    return maxWidth === undefined
+      ? [valueSlot('w', 'full'), valueSlot('h', 'fit')]
+      : [valueSlot('w', 'full'), valueSlot('h', 'auto'), valueSlot('max-w', spacing(maxWidth))]
+  }
   const isIn = (parent: string): boolean => place.kind === 'flow' && place.parent === parent
   const grows =
     (isIn('row') && width.sizing === 'stretch') || (isIn('column') && height.sizing === 'stretch')

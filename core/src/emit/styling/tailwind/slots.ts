@@ -125,6 +125,7 @@ const shorten = (slots: readonly Slot[]): string[] => {
 /** What browsers give an element that is shown on demand; `fixed` is said all the same, to be read. */
 const POPOVER: Readonly<Record<string, string>> = {
   'bg-color': 'bg-[canvas]',
+  h: 'h-fit',
   overflow: 'overflow-auto',
   position: '',
 }

@@ -18,7 +18,7 @@ const rangeOf = ({ fromPx, toPx }: Break): string =>
 export const BreakList = () => {
   const select = useDesk((s) => s.select)
   const set = useStage((s) => s.set)
-  const breaks = useWidths((s) => s.breaks)
+  const breaks = useWidths((s) => s.faults?.breaks)
   return (
     <Section
       title="Breaks"

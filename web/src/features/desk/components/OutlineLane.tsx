@@ -17,7 +17,7 @@ const TAB =
 export const OutlineLane = () => {
   useStructureReport()
   useWidthReport()
-  const breaks = useWidths((s) => s.breaks?.length ?? 0)
+  const breaks = useWidths((s) => s.faults?.breaks.length ?? 0)
   const count = useStructure((s) => s.report?.findings.length ?? 0)
   return (
     <div className="flex h-full min-h-0 flex-col">

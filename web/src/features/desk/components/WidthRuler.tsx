@@ -20,7 +20,7 @@ const limit = (px: number): number => Math.min(WIDEST_PX, Math.max(NARROWEST_PX,
 export const WidthRuler = ({ value, onChange }: Props) => {
   const bar = useRef<HTMLDivElement>(null)
   const report = useWidths((s) => s.report)
-  const breaks = useWidths((s) => s.breaks)
+  const breaks = useWidths((s) => s.faults?.breaks)
   const drawn = report?.artboards.map((artboard) => artboard.widthPx) ?? []
   const steps = report?.steps.filter((px) => px > NARROWEST_PX && !drawn.includes(px)) ?? []
   const stops = [...new Set([NARROWEST_PX, ...steps, ...drawn, WIDEST_PX])].sort((a, b) => a - b)

@@ -3,6 +3,7 @@ import { useFollowDrawing } from '../model/use-follow-drawing'
 import { useWidths } from '../model/widths-store'
 import { ArtboardsCard } from './ArtboardsCard'
 import { BreakList } from './BreakList'
+import { MarkList } from './MarkList'
 import { LayerWidths } from './LayerWidths'
 import { MatchList } from './MatchList'
 import { WidthReadings } from './WidthReadings'
@@ -25,6 +26,7 @@ export const WidthTab = () => {
       <div className="min-h-0 flex-1 overflow-auto">
         <ArtboardsCard report={report} />
         <BreakList />
+        <MarkList />
         <WidthReadings report={report} />
         <MatchList report={report} />
       </div>

@@ -30,7 +30,7 @@ import type {
   Translated,
 } from '../../../engine/protocol'
 import type { NamedRole } from '../../../engine/roles'
-import type { NamedBreak, WidthAnswer } from '../../../engine/widths'
+import type { WidthAnswer, WidthFaults } from '../../../engine/widths'
 import {
   api,
   messageOf,
@@ -112,7 +112,7 @@ type DeskActions = {
   report(): Promise<StructureReport>
   widths(screen: string): Promise<WidthAnswer | undefined>
   roles(screen: string): Promise<readonly NamedRole[]>
-  breaks(): Promise<readonly NamedBreak[] | undefined>
+  faults(): Promise<WidthFaults | undefined>
   mend(choice: MendChoice): Promise<MendAnswer>
   listArranged(screen: string): Promise<ArrangedBox[]>
   /** The code and layers of a screen as they are, and with some more edits. */
@@ -434,7 +434,7 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
     report: () => engine.call('report'),
     widths: (screen) => engine.call('widths', screen),
     roles: (screen) => engine.call('roles', screen),
-    breaks: () => engine.call('breaks'),
+    faults: () => engine.call('faults'),
     mend: (choice) => engine.call('mend', choice),
     listArranged: (screen) => engine.call('listArranged', screen),
     compare: (more, screen) =>

@@ -1,14 +1,14 @@
 import { NARROWEST_PX } from '@unimorph/core'
 import { create } from 'zustand'
-import type { NamedBreak, WidthAnswer } from '../../../engine/widths'
+import type { WidthAnswer, WidthFaults } from '../../../engine/widths'
 import { useDesk } from './desk-store'
 import { createLatest } from './latest'
 
 type WidthsStore = {
   /** Of the screen that is shown. */
   readonly report: WidthAnswer | undefined
-  /** Where it breaks; absent while that is looked for. */
-  readonly breaks: readonly NamedBreak[] | undefined
+  /** Where it breaks or looks wrong; absent while that is looked for. */
+  readonly faults: WidthFaults | undefined
   load(): Promise<void>
   clear(): void
 }
@@ -18,20 +18,20 @@ export const useWidths = create<WidthsStore>((set) => {
   const latest = createLatest()
   return {
     report: undefined,
-    breaks: undefined,
+    faults: undefined,
     load: () =>
       latest.run(async (isNewest) => {
-        const { screen, widths, breaks } = useDesk.getState()
+        const { screen, widths, faults } = useDesk.getState()
         if (screen === undefined) return
         const report = await widths(screen)
         if (!isNewest()) return
         set({ report })
-        const found = await breaks()
-        if (isNewest() && found) set({ breaks: found })
+        const found = await faults()
+        if (isNewest() && found) set({ faults: found })
       }),
     clear() {
       latest.drop()
-      set({ report: undefined, breaks: undefined })
+      set({ report: undefined, faults: undefined })
     },
   }
 })

@@ -1,0 +1,7 @@
+import { format } from './format.js'
+import type { Judge } from './judge.js'
+import { markup } from './markup.js'
+import { types } from './types.js'
+
+/** All judges that are installed. */
+export const JUDGES: readonly Judge[] = [types, format, markup]

@@ -1,0 +1,23 @@
+import type { EmittedFile, TargetId } from '@unimorph/core'
+
+/** A design that was converted, and the folder its project was written to. */
+export type Project = {
+  readonly name: string
+  readonly folder: string
+  readonly files: readonly EmittedFile[]
+}
+
+/** What a judge finds wrong; the file is given from the folder of all projects of the target on. */
+export type Fault = {
+  readonly file: string
+  readonly line: number
+  readonly message: string
+}
+
+/** Somebody from outside who knows what is right: a compiler, a linter, a formatter. */
+export type Judge = {
+  readonly name: string
+  readonly targets: readonly TargetId[]
+  /** Looks at all projects of one target at once. `folder` holds them, each by its name. */
+  judge(folder: string, projects: readonly Project[], target: TargetId): Promise<readonly Fault[]>
+}
