@@ -16,7 +16,6 @@ export const format: Judge = {
   async judge(_folder, projects) {
     const faults: Fault[] = []
     for (const { name, folder, files } of projects) {
-      const options = await prettier.resolveConfig(join(folder, 'package.json'))
       for (const { path, content } of files) {
         if (content.kind !== 'text' || !READ.test(path)) continue
         const filepath = join(folder, path)
@@ -24,6 +23,7 @@ export const format: Judge = {
           ignorePath: join(folder, '.prettierignore'),
         })
         if (info.ignored) continue
+        const options = await prettier.resolveConfig(filepath)
         const file = `${name}/${path}`
         try {
           const printed = await prettier.format(content.text, { ...options, filepath })

@@ -10,7 +10,11 @@ export const markup: Judge = {
       new StaticConfigLoader({
         extends: ['html-validate:recommended', 'html-validate:a11y', 'html-validate:prettier'],
         // Without its dots a list is none to some readers, unless that is said.
-        rules: { 'no-redundant-role': ['error', { exclude: ['list'] }] },
+        rules: {
+          'no-redundant-role': ['error', { exclude: ['list'] }],
+          // Nor is an ordered one; and no two browsers let a progress element look as it is drawn.
+          'prefer-native-element': ['error', { exclude: ['list', 'progressbar'] }],
+        },
       }),
     )
     const faults: Fault[] = []

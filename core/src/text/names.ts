@@ -12,6 +12,12 @@ const words = (text: string): string[] =>
 export const toKebab = (text: string, fallback: string): string =>
   words(text).join('-').toLowerCase().slice(0, 60).replace(/-+$/, '') || fallback
 
+/** The same as an id: it begins with a letter, so that style sheets and code can name it plainly. */
+export const toId = (text: string, fallback: string): string => {
+  const name = toKebab(text, fallback)
+  return /^[a-z]/.test(name) ? name : `${fallback}-${name}`
+}
+
 // Names the language or the files around a component already use.
 const TAKEN = new Set([
   'App',

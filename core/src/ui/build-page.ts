@@ -13,6 +13,7 @@ import { UniqueNames } from '../text/names.js'
 import { buildNode, OUTSIDE, type BuildContext } from './build/index.js'
 import { createControlIds } from './control-ids.js'
 import { joinSteps } from './join-steps.js'
+import { withLandmarkNames } from './landmark-names.js'
 import { placeMain } from './landmarks.js'
 import { settleNesting } from './nesting.js'
 import type { UiNode, UiPage, UiPanel } from './nodes.js'
@@ -132,18 +133,13 @@ export const createPageBuilder = ({
       built: new Map(),
       menuId: createMenuIds(takeName),
     }
-    const finish = (node: UiNode): UiNode => {
-      const finished = finishRoot(node, use)
-      return use.kind === 'panel' ? finished : placeMain(finished)
-    }
-    const joined = settleNesting(
-      joinSteps(
-        screen.steps.map(({ fromPx, root: step }) => ({
-          fromPx,
-          root: finish(buildNode(context, step, OUTSIDE)),
-        })),
-      ),
+    const whole = joinSteps(
+      screen.steps.map(({ fromPx, root: step }) => ({
+        fromPx,
+        root: finishRoot(buildNode(context, step, OUTSIDE), use),
+      })),
     )
+    const joined = withLandmarkNames(settleNesting(use.kind === 'panel' ? whole : placeMain(whole)))
     return {
       key: root.key,
       artboards: group.map((artboard) => artboard.key),

@@ -2,7 +2,7 @@ import type { Layer } from '../design/layer.js'
 import type { Role } from '../design/role.js'
 import { walkLayers } from '../design/walk.js'
 import type { RoleReading } from '../meaning/roles/index.js'
-import { toKebab } from '../text/names.js'
+import { toId } from '../text/names.js'
 import { textOf } from '../text/wrap.js'
 
 /** The ids by which labels and help texts of a page refer to its controls and they to those. */
@@ -50,7 +50,7 @@ export const createControlIds = (
     const own = roles.get(key)?.role === 'tab' ? names.get(key) : undefined
     const words = own ?? texts.get(label ?? (titles.has(key) ? key : '')) ?? ''
     const name = control === undefined ? words : `${of(control)}-help`
-    const id = takeName(toKebab(name, NAMELESS[roles.get(key)?.role ?? 'none'] ?? 'field'))
+    const id = takeName(toId(name, NAMELESS[roles.get(key)?.role ?? 'none'] ?? 'field'))
     ids.set(key, id)
     return id
   }

@@ -1,5 +1,5 @@
 import type { FormRuling } from '../design/form.js'
-import { toKebab } from '../text/names.js'
+import { toId } from '../text/names.js'
 import { textsIn, wordsOf } from './describe-page.js'
 import {
   isTick,
@@ -79,7 +79,7 @@ const describe = (form: UiBox, options: FormOptions): UiForm => {
   const name = nameOf(form).slice(0, LONGEST_NAME)
   const success = said?.success === undefined ? undefined : pageOf(said.success)
   return {
-    id: takeName(toKebab(name, 'form')),
+    id: takeName(toId(name, 'form')),
     name,
     fields: fieldsOf(form),
     to: isRefused ? { kind: 'handler' } : to,

@@ -17,6 +17,7 @@ import { deriveStates } from './derive-states.js'
 import type { UiAsset, UiNode, UiPage, UiPanel, UiPart } from './nodes.js'
 import { shareParts } from './share-parts.js'
 import { describeForms } from './forms.js'
+import { idsIn } from './unique-ids.js'
 import { buildNotFound } from './not-found.js'
 import { phrasesIn, type Phrases } from './phrases.js'
 import { asMenu, asOverlays, isMenu } from './menus.js'
@@ -161,11 +162,16 @@ export const buildUi = (
   })
   const formNames = new UniqueNames('-')
   const finish = (root: UiNode): UiNode => {
+    const ids = idsIn(root)
+    const takeName = (wanted: string): string => {
+      const name = formNames.take(wanted)
+      return ids.has(name) ? takeName(wanted) : name
+    }
     const whole = describeForms(placeTabs(root), {
       rulings: design.forms ?? {},
       pageOf: (screen) => pageOf.get(screen),
       refuse: (layer, url) => account.add(notes.linkRefused(layer, url)),
-      takeName: (wanted) => formNames.take(wanted),
+      takeName,
     })
     return derivesStates ? deriveStates(whole) : whole
   }

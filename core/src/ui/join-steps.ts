@@ -187,7 +187,11 @@ const joinNode = (
       const boxes = at.map((node) => (node?.type === 'box' ? node : undefined))
       // It is a menu only where it is folded away at some width.
       const menu = boxes.find((box) => box?.menu !== undefined)?.menu
-      const { menu: _menu, ...plain } = model
+      const { menu: _menu, ...own } = model
+      // What is shown by a button is none itself.
+      const { role, act: _act, link: _link, ...rest } = own
+      const plain =
+        menu === undefined ? own : { ...rest, ...(role && role !== 'button' ? { role } : {}) }
       const children = joinInside(boxes, fromPx)
       return { ...plain, ...(menu === undefined ? {} : { menu }), ...stepped, children }
     }

@@ -21,17 +21,44 @@ const say = (node: UiNode): string => {
 const table = (rows: readonly UiNode[]): UiBox => box('t', { role: 'table', children: rows })
 const row = (children: readonly UiNode[]): UiBox => box('r', { item: 'row', children })
 const cell = box('c', { item: 'cell' })
+const send = box('send', { role: 'button', submits: true })
+const field: UiNode = { type: 'control', control: 'text', id: 'find', layer: 'f', name: 'f', style }
 
 test.each<[string, UiBox, string]>([
   [
     'a form in a form is a box',
-    box('a', { role: 'form', children: [box('b', { children: [box('c', { role: 'form' })] })] }),
-    'form(box(box()))',
+    box('a', {
+      role: 'form',
+      children: [send, box('b', { children: [box('c', { role: 'form' })] })],
+    }),
+    'form(button() box(box()))',
   ],
   [
     'forms beside each other are forms',
-    box('a', { children: [box('b', { role: 'form' }), box('c', { role: 'search' })] }),
-    'box(form() search())',
+    box('a', {
+      children: [box('b', { role: 'form', children: [send] }), box('c', { role: 'search' })],
+    }),
+    'box(form(button()) search())',
+  ],
+  [
+    'a form that nothing sends is a box',
+    box('a', { role: 'form', children: [box('b', { children: [field] })] }),
+    'box(box(box()))',
+  ],
+  [
+    'a button that holds a field is a box',
+    box('a', { role: 'button', children: [box('b', { children: [field] })] }),
+    'box(box(box()))',
+  ],
+  [
+    'a label around two controls is a box',
+    box('a', { role: 'label', labelFor: 'find', children: [field, field] }),
+    'box(box() box())',
+  ],
+  [
+    'a label around its control stays one',
+    box('a', { role: 'label', labelFor: 'find', children: [field] }),
+    'label(box())',
   ],
   ['a table of rows of cells is one', table([row([cell, cell])]), 'table(row(cell() cell()))'],
   [
@@ -71,6 +98,21 @@ test('a label in a button labels nothing', () => {
 })
 
 test('what is right is the same object', () => {
-  const right = box('a', { children: [table([row([cell])]), box('f', { role: 'form' })] })
+  const right = box('a', {
+    children: [table([row([cell])]), box('f', { role: 'form', children: [send] })],
+  })
   expect(settleNesting(right)).toBe(right)
+})
+
+test('a link that holds a link leads nowhere itself', () => {
+  const link = { kind: 'url', url: '#' } as const
+  const outer = box('a', { link, children: [box('b', { link })] })
+  const settled = settleNesting(outer)
+  expect(settled).not.toHaveProperty('link')
+  expect(settled).toHaveProperty('children.0.link', link)
+})
+
+test('a label around its control does not name it a second time', () => {
+  const label = box('a', { role: 'label', labelFor: 'find', children: [field] })
+  expect(settleNesting(label)).not.toHaveProperty('labelFor')
 })

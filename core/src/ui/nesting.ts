@@ -68,6 +68,43 @@ const withoutLabel = (node: UiNode): UiNode => {
   return bare as UiNode
 }
 
+const isPressed = (node: UiNode): boolean =>
+  node.type === 'control' ||
+  node.type === 'menu-button' ||
+  ('link' in node && node.link !== undefined) ||
+  (node.type === 'text' && node.isButton === true) ||
+  (node.type === 'box' && node.role === 'button')
+
+const holdsPressed = (box: UiBox): boolean =>
+  box.children.some((child) => isPressed(child) || (child.type === 'box' && holdsPressed(child)))
+
+/** What holds a link, a button or a field is none itself: the one inside is pressed. */
+const withoutPress = (box: UiBox): UiBox => {
+  const { link: _link, act: _act, ...rest } = box
+  return box.role === 'button' ? withoutRole(rest) : rest
+}
+
+const countControls = (box: UiBox): number =>
+  box.children.reduce(
+    (sum, child) =>
+      sum + (child.type === 'control' ? 1 : child.type === 'box' ? countControls(child) : 0),
+    0,
+  )
+
+/** A label around its control needs not name it, and around several it is none. */
+const settleLabel = (box: UiBox): UiBox => {
+  const controls = countControls(box)
+  if (box.role !== 'label' || controls === 0) return box
+  const { labelFor: _labelFor, ...rest } = box
+  return controls > 1 ? withoutRole(rest) : rest
+}
+
+const sends = (box: UiBox): boolean =>
+  box.submits === true ||
+  box.children.some((child) =>
+    child.type === 'box' ? sends(child) : child.type === 'text' && child.submits === true,
+  )
+
 const settle = (given: UiNode, around: Around): UiNode => {
   const { parent, isInForm, isInTable, isInPressed } = around
   const node = isInPressed ? withoutLabel(given) : given
@@ -75,20 +112,26 @@ const settle = (given: UiNode, around: Around): UiNode => {
     node.item !== undefined &&
     ((TABLE_PARTS.has(node.item) && !isInTable) ||
       ((node.item === 'listitem' || node.item === 'spacer') && parent !== 'list'))
-  const own = isLost ? withoutItem(node) : node
-  if (own.type !== 'box') return own
+  const bare = isLost ? withoutItem(node) : node
+  if (bare.type !== 'box') return bare
+  const own = settleLabel(isPressed(bare) && holdsPressed(bare) ? withoutPress(bare) : bare)
   const isForm = own.role === 'form' || own.role === 'search'
-  const plain = isForm && isInForm ? withoutRole(own) : own
+  // Nobody can send a form without a button.
+  const isNoForm = isForm && (isInForm || (own.role === 'form' && !sends(own)))
+  const plain = isNoForm ? withoutRole(own) : own
   const box = plain.role === 'table' && !isWholeTable(plain) ? withoutTable(plain) : plain
   const inside: Around = {
     parent: parentOf(box),
-    isInForm: isInForm || isForm,
+    isInForm: isInForm || (isForm && !isNoForm),
     isInTable: box.role === 'table' || (isInTable && box.item !== undefined),
     isInPressed: isInPressed || box.role === 'button' || box.link !== undefined,
   }
   return mapChildren(box, (child) => settle(child, inside))
 }
 
-/** A page on which nothing stands where its element must not stand: no form in a form, no cell outside of a table. */
+/**
+ * A page on which nothing stands where its element must not stand: no form in a form, no cell outside of a table, no button in a
+ * link.
+ */
 export const settleNesting = (root: UiNode): UiNode =>
   settle(root, { parent: undefined, isInForm: false, isInTable: false, isInPressed: false })

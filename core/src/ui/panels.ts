@@ -1,7 +1,7 @@
 import type { Layer } from '../design/layer.js'
 import type { PanelKind, PanelSide } from '../design/interaction.js'
 import { walkLayers } from '../design/walk.js'
-import { toKebab, UniqueNames } from '../text/names.js'
+import { toId, UniqueNames } from '../text/names.js'
 import { mapChildren, type UiNode, type UiPanel } from './nodes.js'
 
 export type PanelPlan = {
@@ -35,7 +35,7 @@ export const planPanels = (
     const opening = group.flatMap(({ key }) => opened.get(key) ?? [])[0]
     if (opening) {
       const label = nameOf(group)
-      const id = names.take(toKebab(label, opening.as))
+      const id = names.take(toId(label, opening.as))
       const { key } = group[0]!
       panels.set(key, { id, layer: key, kind: opening.as, side: opening.side, label })
     }

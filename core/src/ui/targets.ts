@@ -1,7 +1,7 @@
 import { isIdleName } from '../design/idle-name.js'
 import type { Layer } from '../design/layer.js'
 import { walkLayers } from '../design/walk.js'
-import { toKebab } from '../text/names.js'
+import { toId } from '../text/names.js'
 import { textOf } from '../text/wrap.js'
 import type { UiWhen } from './nodes.js'
 
@@ -50,7 +50,7 @@ export const findTargets = (
     walkLayers(root, (layer, parent) => {
       const want = wanted.get(layer.key)
       if (!want || targets.has(layer.key)) return
-      const id = takeName(toKebab(subjectOf(layer).slice(0, LONGEST_ID), 'part'))
+      const id = takeName(toId(subjectOf(layer).slice(0, LONGEST_ID), 'part'))
       if (want.kind === 'section') targets.set(layer.key, { id })
       else if (want.kind === 'toggle') {
         const when: UiWhen = { kind: 'toggle', startsShown: want.startsShown }

@@ -5,6 +5,17 @@ import { insideOf, mapChildren, type UiNode } from './nodes.js'
 const ownId = (node: UiNode): string | undefined =>
   node.type === 'control' ? node.id : node.when === undefined ? node.id : undefined
 
+/** The name of a menu, at the panel that has it as its id. */
+const menuOf = (node: UiNode): string | undefined => (node.type === 'box' ? node.menu : undefined)
+
+/** All ids of a page. */
+export const idsIn = (root: UiNode): ReadonlySet<string> =>
+  new Set(
+    [root, ...insideOf(root)]
+      .flatMap((node) => [ownId(node), menuOf(node), node.type === 'control' ? undefined : node.id])
+      .filter((id) => id !== undefined),
+  )
+
 /** Counts how often each name was met before. */
 class Counter {
   private readonly counts = new Map<string, number>()
@@ -17,13 +28,14 @@ class Counter {
 
 /**
  * A page on which no two elements have one id. What stands in unlike places at unlike widths is there once for each: the second
- * is `name-2`, and so are its label and what describes it.
+ * is `name-2`, and so are its label, what describes it and the button that shows it.
  */
 export const withUniqueIds = (root: UiNode): UiNode => {
   const total = new Map<string, number>()
   for (const node of [root, ...insideOf(root)]) {
-    const id = ownId(node)
-    if (id !== undefined) total.set(id, (total.get(id) ?? 0) + 1)
+    for (const id of [ownId(node), menuOf(node)]) {
+      if (id !== undefined) total.set(id, (total.get(id) ?? 0) + 1)
+    }
   }
   if ([...total.values()].every((count) => count === 1)) return root
   const free = new UniqueNames('-', [...total.keys()])
@@ -37,6 +49,7 @@ export const withUniqueIds = (root: UiNode): UiNode => {
   const labels = new Counter()
   const descriptions = new Counter()
   const groups = new Counter()
+  const buttons = new Counter()
   const pick = (id: string, nth: number): string => {
     const all = names.get(id)
     return all?.[Math.min(nth, all.length) - 1] ?? id
@@ -54,6 +67,9 @@ export const withUniqueIds = (root: UiNode): UiNode => {
     if (node.type === 'box' && node.labelledBy !== undefined) {
       changed['labelledBy'] = pick(node.labelledBy, groups.next(node.labelledBy))
     }
+    const menu = menuOf(node)
+    if (menu !== undefined) changed['menu'] = pick(menu, owners.next(menu))
+    if (node.type === 'menu-button') changed['menu'] = pick(node.menu, buttons.next(node.menu))
     const own = Object.entries(changed).some(
       ([key, value]) => (node as Readonly<Record<string, unknown>>)[key] !== value,
     )

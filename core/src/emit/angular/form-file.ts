@@ -1,7 +1,18 @@
 import { answersName, formWords, printFormFile, sendFunction } from '../script/form-file.js'
 import { printBlock } from '../script/print-block.js'
 import { quoteKey, quoteString } from '../script/quote-string.js'
-import { concat, hardline, join, type Doc } from '../shared/document.js'
+import {
+  concat,
+  group,
+  hardline,
+  ifBreak,
+  indent,
+  join,
+  line,
+  softline,
+  type Doc,
+  type GroupId,
+} from '../shared/document.js'
 import type { EmittedFile } from '../shared/emitted-file.js'
 import type { UiField, UiForm } from '../../ui/nodes.js'
 import type { Phrases } from '../../ui/phrases.js'
@@ -63,11 +74,19 @@ const printControl = ({ name, type, start, isDisabled, validators }: Control): D
   const value = isDisabled ? `{ value: ${start}, disabled: true }` : start
   const [only, ...others] = validators
   const checks = others.length === 0 ? only : `[${validators.join(', ')}]`
-  return printBlock(
-    `${quoteKey(name)}: new FormControl${generic}(${value}, {`,
-    ['nonNullable: true,', ...(checks === undefined ? [] : [`validators: ${checks},`])],
-    '}),',
-  )
+  const options = [
+    'nonNullable: true,',
+    ...(checks === undefined ? [] : [`validators: ${checks},`]),
+  ]
+  // A long value has a line of its own, and so have its options.
+  const id: GroupId = { name: 'control' }
+  const head = `${quoteKey(name)}: new FormControl${generic}(`
+  const lines = indent(concat(options.flatMap((one) => [hardline, one])))
+  const block = concat([lines, hardline, '}'])
+  return concat([
+    group(concat([head, indent(concat([softline, value, ',', line, '{']))]), { id }),
+    ifBreak(concat([indent(block), ',', hardline, '),']), concat([block, '),']), id),
+  ])
 }
 
 /** The file of a reactive form: its controls, where the answers go, and what is said meanwhile. */

@@ -216,6 +216,7 @@ export const html: Target = {
       required: text('required', ''),
       open: text('open', ''),
       menuTarget: 'popovertarget',
+      autocomplete: 'autocomplete',
       use: { ...elementSpelling, address: hrefOf },
       link: (link) => ({
         tag: 'a',

@@ -19,6 +19,7 @@ export type Dialect = {
   readonly classAttribute: string
   /** The attribute of a button that names what it shows. */
   readonly menuTarget: string
+  readonly autocomplete: string
   /** The attribute of a label that names its control. */
   readonly labelFor: string
   /** The attribute that gives a control what it has to begin with, and the one that says it is on. */
@@ -271,7 +272,7 @@ const buildControl = (node: UiControl, options: MarkupOptions): MarkupElement =>
     attributes: [...attributes, ...look],
     children,
   })
-  const shown = hint === undefined ? [] : [text('placeholder', hint)]
+  const shown = hint === undefined || NO_HINT.has(control) ? [] : [text('placeholder', hint)]
   switch (control) {
     case 'select': {
       const option: MarkupElement = {
@@ -292,6 +293,7 @@ const buildControl = (node: UiControl, options: MarkupOptions): MarkupElement =>
       return element('input', [
         text('type', control === 'switch' ? 'checkbox' : control),
         ...(control === 'switch' ? [text('role', 'switch')] : []),
+        ...(control === 'password' ? [text(dialect.autocomplete, passwordOf(node))] : []),
         ...(node.isStepped && !value?.startsWith('-') ? [text('min', '0')] : []),
         ...common,
         ...shown,
@@ -300,6 +302,27 @@ const buildControl = (node: UiControl, options: MarkupOptions): MarkupElement =>
       ])
   }
 }
+
+/** Kinds of input that show no hint while they are empty (HTML, the placeholder attribute). */
+const NO_HINT: ReadonlySet<string> = new Set([
+  'checkbox',
+  'color',
+  'date',
+  'datetime-local',
+  'file',
+  'month',
+  'radio',
+  'range',
+  'switch',
+  'time',
+  'week',
+])
+
+/** What a browser fills in, or offers to make up (HTML, autofill). */
+const passwordOf = ({ id, hint, label }: UiControl): string =>
+  /new|confirm|repeat|again|create|choose/i.test([id, hint, label].join(' '))
+    ? 'new-password'
+    : 'current-password'
 
 const TAGS: Readonly<Record<NonNullable<UiBox['role']>, string>> = {
   main: 'main',

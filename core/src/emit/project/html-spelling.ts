@@ -11,4 +11,5 @@ export const HTML_SPELLING = {
   required: code('required', 'true'),
   open: code('open', 'true'),
   menuTarget: 'popovertarget',
+  autocomplete: 'autocomplete',
 } as const satisfies Partial<UnitSpelling>

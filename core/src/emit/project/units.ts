@@ -67,6 +67,7 @@ export type UnitSpelling = Pick<
   | 'disabled'
   | 'labelFor'
   | 'menuTarget'
+  | 'autocomplete'
   | 'open'
   | 'required'
   | 'startsOn'

@@ -65,6 +65,8 @@ export type ImportOptions = {
   readonly own?: ReadonlySet<Helper>
   /** Components whose types of props are needed. */
   readonly types?: readonly string[]
+  /** What the component is given: these names are not imported. */
+  readonly given?: readonly string[]
   /** Tags of the router. */
   readonly routerTags: ReadonlySet<string>
 }
@@ -73,7 +75,15 @@ export type ImportOptions = {
 export const findImports = (
   markup: MarkupNode,
   lists: readonly DataList[],
-  { plan, folder, helpers, own = new Set(), types: said = [], routerTags }: ImportOptions,
+  {
+    plan,
+    folder,
+    helpers,
+    own = new Set(),
+    types: said = [],
+    given = [],
+    routerTags,
+  }: ImportOptions,
 ) => {
   const { tags, codes, foreign } = findUses(markup, lists)
   const used = HELPERS.filter((helper) => codes.has(helper))
@@ -101,7 +111,9 @@ export const findImports = (
     behaviour,
     foreign: [...foreign].map(([tag, component]) => ({ tag, component })),
     pictures: [...plan.variables].flatMap(([id, name]) =>
-      codes.has(name) ? [{ name, from: `../assets/${plan.assets.get(id)!.file}` }] : [],
+      codes.has(name) && !given.includes(name)
+        ? [{ name, from: `../assets/${plan.assets.get(id)!.file}` }]
+        : [],
     ),
     components: [...tags]
       .filter((tag) => isComponentTag(tag) && !routerTags.has(tag))

@@ -52,6 +52,7 @@ export const unitSpelling: UnitSpelling = {
   required: code('required', 'true'),
   open: code('open', 'true'),
   menuTarget: 'popoverTarget',
+  autocomplete: 'autoComplete',
   code: reactSpelling,
   quote: quoteString,
   toPage,

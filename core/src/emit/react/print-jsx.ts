@@ -1,10 +1,11 @@
-import type {
-  Attribute,
-  MarkupElement,
-  MarkupLoop,
-  MarkupNode,
-  MarkupText,
-  MarkupWhen,
+import {
+  NUMBER_ATTRIBUTES,
+  type Attribute,
+  type MarkupElement,
+  type MarkupLoop,
+  type MarkupNode,
+  type MarkupText,
+  type MarkupWhen,
 } from '../shared/markup.js'
 import {
   concat,
@@ -52,7 +53,9 @@ const printAttribute = (attribute: Attribute): Doc => {
     case 'spread':
       return `{...${attribute.code}}`
     case 'text':
-      return `${attribute.name}=${quoteAttribute(attribute.text)}`
+      return NUMBER_ATTRIBUTES.has(attribute.name)
+        ? `${attribute.name}={${Number(attribute.text)}}`
+        : `${attribute.name}=${quoteAttribute(attribute.text)}`
   }
 }
 

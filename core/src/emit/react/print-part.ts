@@ -21,7 +21,8 @@ export const emitPart = (
   { plan, helpers, styling, isPlain }: ComponentOptions,
 ): EmittedFile[] => {
   const types = props.flatMap(typesNeeded)
-  const imports = importsOf(markup, [], { plan, folder: 'components', helpers, types })
+  const given = props.map(({ name }) => name)
+  const imports = importsOf(markup, [], { plan, folder: 'components', helpers, types, given })
   const path = `src/components/${tag}`
   const own = ownSheet(path, sheet, styling)
   const isGivenNodes = props.some(({ kind }) => kind === 'slot')

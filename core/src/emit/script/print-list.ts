@@ -1,4 +1,4 @@
-import { concat, hardline, span, type Doc } from '../shared/document.js'
+import { concat, either, hardline, indent, span, type Doc } from '../shared/document.js'
 import type { DataList, ListField } from '../shared/lists.js'
 import { quoteString } from './quote-string.js'
 import { printBlock } from './print-block.js'
@@ -28,6 +28,22 @@ export const printThings = ({ fields, rows }: DataList): Doc =>
     ']',
   )
 
+/** `const tides: Tide[] = `; where a type adds something to another, that has a line of its own if need be. */
+const printHead = (name: string, type: string): Doc => {
+  const flat = `const ${name}: ${type}[] = `
+  const [, before, more, after] = /^(.* & \{) (.*;?) (\}\)?)$/.exec(type) ?? []
+  if (before === undefined || more === undefined) return flat
+  return either(
+    flat,
+    concat([
+      `const ${name}: ${before}`,
+      indent(concat([hardline, `${more};`])),
+      hardline,
+      `${after ?? ''}[] = `,
+    ]),
+  )
+}
+
 /** The type of the things in a list, and the list with what the design says as its content. */
 export const listBlocks = (list: DataList, typeInList: string = list.type): readonly Doc[] => {
   const { name, type, uses, fields } = list
@@ -36,7 +52,7 @@ export const listBlocks = (list: DataList, typeInList: string = list.type): read
   )
   return [
     ...(uses === undefined ? [printBlock(`type ${type} = {`, members, '};')] : []),
-    concat([`const ${name}: ${typeInList}[] = `, printThings(list), ';']),
+    concat([printHead(name, typeInList), printThings(list), ';']),
   ]
 }
 

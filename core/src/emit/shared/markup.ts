@@ -46,6 +46,23 @@ export type Attribute =
   /** All properties of an object, for dialects that have code. */
   | { readonly name: ''; readonly kind: 'spread'; readonly code: string }
 
+/** Attributes whose values are numbers, in dialects that tell numbers from texts (WAI-ARIA 1.2, HTML). */
+export const NUMBER_ATTRIBUTES: ReadonlySet<string> = new Set([
+  'aria-colcount',
+  'aria-colindex',
+  'aria-colspan',
+  'aria-level',
+  'aria-posinset',
+  'aria-rowcount',
+  'aria-rowindex',
+  'aria-rowspan',
+  'aria-setsize',
+  'aria-valuemax',
+  'aria-valuemin',
+  'aria-valuenow',
+  'tabIndex',
+])
+
 export type MarkupText = { readonly kind: 'text'; readonly text: string }
 
 export type MarkupElement = {

@@ -4,6 +4,7 @@ import type { UiPart } from '../../ui/nodes.js'
 import { describeLooks, type Looks } from './looks.js'
 import {
   code,
+  eachElement,
   mapAttributes,
   text,
   type Attribute,
@@ -130,6 +131,20 @@ type Made = {
   readonly uses: readonly MarkupElement[]
 }
 
+const codesIn = (element: MarkupElement): ReadonlySet<string> => {
+  const codes = new Set<string>()
+  eachElement(element, ({ attributes }) => {
+    for (const one of attributes) if (one.kind === 'code') codes.add(one.code)
+  })
+  return codes
+}
+
+/** Code that is in all instances: it stays in their component, under the names it uses. */
+const sharedCodes = (instances: readonly MarkupElement[]): readonly string[] => {
+  const [first, ...others] = instances.map(codesIn)
+  return [...(first ?? [])].filter((one) => others.every((codes) => codes.has(one)))
+}
+
 const makeComponent = (
   part: UiPart,
   instances: readonly MarkupElement[],
@@ -139,7 +154,7 @@ const makeComponent = (
   const wordsIn = (text: string): readonly string[] => text.toLowerCase().split(/[^\p{L}\p{N}]+/u)
   const words = new Set(wordsIn(part.name))
   const said = new Set(instances.flatMap(textsIn).flatMap(wordsIn))
-  const names = new PropNames(part.props)
+  const names = new PropNames(part.props, sharedCodes(instances))
   const template = new Template(instances.length, words, said, names, options)
   let built: MarkupElement
   try {

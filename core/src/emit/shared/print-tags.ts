@@ -153,9 +153,24 @@ const printCode = (node: HtmlNode): Doc => {
   return concat([start, indent(concat([line, node.tag])), after, end])
 }
 
+const LOOP = /^@for \((.*); (track .*)\)$/
+
+/** What a block begins with: `@for (tide of tides; track tide.time)`, a part a line where it does not fit in one. */
+const printBlockHead = (head: string): Doc => {
+  const [, each, key] = LOOP.exec(head) ?? []
+  if (each === undefined || key === undefined) return head
+  return group(concat(['@for (', indent(concat([softline, `${each};`, line, key])), softline, ')']))
+}
+
 /** A block has lines of its own, whatever is in it. */
 const printBlock = (node: HtmlNode): Doc =>
-  concat([node.tag, ' {', indent(concat([hardline, printChildren(node)])), hardline, '}'])
+  concat([
+    printBlockHead(node.tag),
+    ' {',
+    indent(concat([hardline, printChildren(node)])),
+    hardline,
+    '}',
+  ])
 
 const PRINTERS: Readonly<Record<HtmlNode['kind'], (node: HtmlNode) => Doc>> = {
   block: (node) => printBlock(node),

@@ -57,9 +57,10 @@ export class PropNames {
   private readonly names: UniqueNames
   private readonly said: NonNullable<PartRuling['props']>
 
-  constructor(said: PartRuling['props'] = {}) {
+  /** `used`: names that mean something else in the component, such as a picture that all of its uses show. */
+  constructor(said: PartRuling['props'] = {}, used: readonly string[] = []) {
     this.said = said
-    this.names = new UniqueNames('', TAKEN_NAMES)
+    this.names = new UniqueNames('', [...TAKEN_NAMES, ...used])
   }
 
   take(wanted: string): { readonly id: string; readonly name: string } {

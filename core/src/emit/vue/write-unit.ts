@@ -3,9 +3,25 @@ import { listBlocks } from '../script/print-list.js'
 import { printBlock } from '../script/print-block.js'
 import { printPage } from '../script/print-page.js'
 import { scriptUse } from '../project/use-spelling.js'
-import { printLooks, printMember, printNames, typesNeeded } from '../script/print-props.js'
+import {
+  defaultOf,
+  printLooks,
+  printMember,
+  printNames,
+  typesNeeded,
+} from '../script/print-props.js'
 import type { ComponentOptions } from '../project/component-target.js'
-import { concat, group, hardline, join, type Doc } from '../shared/document.js'
+import {
+  concat,
+  either,
+  group,
+  hardline,
+  ifBreak,
+  indent,
+  join,
+  type Doc,
+  type GroupId,
+} from '../shared/document.js'
 import type { EmittedFile } from '../shared/emitted-file.js'
 import { iconAttributes, type Icon } from '../shared/icons.js'
 import type { DataList } from '../shared/lists.js'
@@ -110,6 +126,24 @@ export const writeUnit = (built: BuiltUnit, options: ComponentOptions): EmittedF
 
 const isProp = ({ kind }: Prop): boolean => kind !== 'classes' && kind !== 'slot'
 
+/**
+ * What is given, by name. Like Prettier: the names are broken first where one of them has a default, else what they are
+ * taken from goes on in the next line.
+ */
+const printDefineProps = (props: readonly Prop[], type: string): Doc => {
+  const call = `defineProps<${type}>();`
+  const names = printNames(props)
+  if (props.some((prop) => defaultOf(prop) !== ''))
+    return group(concat(['const ', names, ` = ${call}`]))
+  const id: GroupId = { name: 'names' }
+  const flat = `const { ${props.map(({ name }) => name).join(', ')} } = ${call}`
+  const next = indent(concat([hardline, call]))
+  return either(
+    flat,
+    concat([group(concat(['const ', names, ' =']), { id }), ifBreak(` ${call}`, next, id)]),
+  )
+}
+
 /** The file of a component that is used in several places. */
 export const writePart = (
   { tag, props, looks, markup, sheet }: PartComponent,
@@ -119,14 +153,21 @@ export const writePart = (
   const types = own.flatMap(typesNeeded)
   const namesClasses = looks.some(({ isCode }) => isCode)
   const functions = namesClasses ? ['useCssModule'] : []
-  const imports = importsOf(markup, [], { plan, folder: 'components', helpers, types, functions })
+  const imports = importsOf(markup, [], {
+    plan,
+    folder: 'components',
+    helpers,
+    types,
+    functions,
+    given: props.map(({ name }) => name),
+  })
   const type = `${tag}Props`
   const blocks = [
     ...together(imports),
     ...(own.length > 0
       ? [
           printBlock(`export type ${type} = {`, own.map(printMember), '};'),
-          group(concat(['const ', printNames(own), ` = defineProps<${type}>();`])),
+          printDefineProps(own, type),
         ]
       : []),
     ...(namesClasses ? [STYLE] : []),

@@ -34,6 +34,10 @@ export const buildNode = (
 ): UiNode => {
   const known = context.built.get(node)
   if (known && isSamePlace(known.around, around)) return known.result
+  if (node.menu?.is === 'button' && context.roles.size > 0) {
+    // Whatever is drawn on the sign of a menu, it is pressed as a whole.
+    return buildNode({ ...context, roles: new Map(), built: new Map() }, node, around)
+  }
   const plain = withStates(context, node, around, buildPlain(context, node, around))
   const pressed = asPressed(context, node, around, plain)
   const built =
