@@ -52,13 +52,13 @@ const WITH_PROMISES = ['cli', 'codebase', 'fonts', 'server', 'web']
 /** What each package may use of the others. */
 const PACKAGES = [
   ['core'],
-  ['flutter-stand-in'],
+  ['flutter-stand-in', 'core'],
   ['fonts', 'core'],
   ['codebase', 'core'],
   ['server', 'core', 'flutter-stand-in', 'fonts', 'codebase'],
   ['web', 'core'],
   ['cli', 'core', 'fonts', 'codebase'],
-  ['bench', 'core', 'codebase', 'cli'],
+  ['bench', 'core', 'codebase', 'cli', 'flutter-stand-in'],
 ]
 
 const oneWay = (folder, order) =>

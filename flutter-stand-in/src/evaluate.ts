@@ -61,6 +61,14 @@ const lookUp = (name: string, scope: Scope | undefined): { readonly value: Value
   return undefined
 }
 
+/** What is pressed and not connected to anything yet. */
+const NOTHING: Value = {
+  kind: 'closure',
+  parameters: [],
+  body: { kind: 'block', children: [] },
+  scope: { names: new Map() },
+}
+
 const assign = (name: string, value: Value, scope: Scope): void => {
   for (let one: Scope | undefined = scope; one; one = one.outer) {
     if (one.state?.values.has(name)) {
@@ -153,6 +161,7 @@ export class Evaluator {
     if (names.join('.') === 'double.infinity') return Infinity
     if (head === 'BorderSide' && member === 'strokeAlignOutside') return 1
     if (names.length === 1 && head === 'context') return null
+    if (names.length === 1 && head === 'notConnected') return NOTHING
     if (names.length === 1 && /^[a-z]/.test(head!)) {
       throw new NotKnown(`"${head!}" has no value here.`)
     }

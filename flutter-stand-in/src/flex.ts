@@ -5,6 +5,9 @@ import { nameIn, NotKnown, type Made } from './values.js'
 
 type Along = { readonly main: number; readonly cross: number }
 
+/** What only a row or a column may hold (ParentDataWidget of FlexParentData). */
+export const FLEX_WIDGETS: ReadonlySet<string> = new Set(['Expanded', 'Flexible', 'Spacer'])
+
 /** The share of the room a child takes; 0: it takes what it needs. */
 const flexOf = (child: Made): number =>
   child.name === 'Expanded' || child.name === 'Flexible'
@@ -48,7 +51,7 @@ export const layOutFlex = (widget: Made, c: Constraints, path: string, layout: L
     const flex = layout.isMeasuring && !Number.isFinite(maxMain) ? 0 : flexOf(child)
     shares += flex
     if (flex > 0) return
-    const box = layout.lay(child, inside(0, Infinity), own)
+    const box = layout.layInFlex(child, inside(0, Infinity), own)
     boxes.set(i, box)
     used += along(box).main
   })
@@ -61,7 +64,7 @@ export const layOutFlex = (widget: Made, c: Constraints, path: string, layout: L
   children.forEach(({ widget: child, path: own }, i) => {
     if (boxes.has(i)) return
     const most = (free * flexOf(child)) / shares
-    const box = layout.lay(child, inside(isTight(child) ? most : 0, most), own)
+    const box = layout.layInFlex(child, inside(isTight(child) ? most : 0, most), own)
     boxes.set(i, box)
     used += along(box).main
   })

@@ -12,7 +12,7 @@ import {
   type Placed,
 } from './box.js'
 import type { Evaluator } from './evaluate.js'
-import { layOutFlex } from './flex.js'
+import { FLEX_WIDGETS, layOutFlex } from './flex.js'
 import { layOutShared } from './shared-widgets.js'
 import {
   alignmentOf,
@@ -64,6 +64,14 @@ export class Layout {
   lay(widget: Made, c: Constraints, path: string): Box {
     const own = `${path}/${widget.name}`
     const box = this.layIn(widget, c, own)
+    const key = keyOf(widget)
+    return key === undefined ? box : { ...box, paint: { ...box.paint, key } }
+  }
+
+  /** What stands right in a row or a column: there, and nowhere else, something may take the room that is left. */
+  layInFlex(widget: Made, c: Constraints, path: string): Box {
+    if (!FLEX_WIDGETS.has(widget.name)) return this.lay(widget, c, path)
+    const box = this.layChild(widget, c, `${path}/${widget.name}`)
     const key = keyOf(widget)
     return key === undefined ? box : { ...box, paint: { ...box.paint, key } }
   }
@@ -401,7 +409,9 @@ const semantics: Rule = (widget, c, path, layout) => {
   return around(inside, { ...(tag ? { tag } : {}), attributes: { ...role, ...attributes } })
 }
 
-const flexible: Rule = (widget, c, path, layout) => layout.layChild(widget, c, path)
+const outOfFlex: Rule = ({ name }) => {
+  throw new NotKnown(`${name} stands in neither a Row nor a Column.`)
+}
 
 const pass: Rule = (widget, c, path, layout) => layout.layChild(widget, c, path)
 
@@ -479,9 +489,9 @@ const RULES: Readonly<Record<string, Rule>> = {
   ),
   Dialog: pass,
   ExcludeSemantics: pass,
-  Expanded: flexible,
+  Expanded: outOfFlex,
   Flex: layOutFlex,
-  Flexible: flexible,
+  Flexible: outOfFlex,
   FractionallySizedBox: (widget, c, path, layout) => {
     const across = optionalNumber(widget.named['widthFactor'])
     const down = optionalNumber(widget.named['heightFactor'])
@@ -533,7 +543,7 @@ const RULES: Readonly<Record<string, Rule>> = {
     return layout.layChild(widget, enforce(own, c), path)
   },
   'SizedBox.shrink': (_widget, c) => boxOf(constrain({ width: 0, height: 0 }, c)),
-  Spacer: (_widget, c) => boxOf(constrain({ width: 0, height: 0 }, c)),
+  Spacer: outOfFlex,
   Stack: stack,
   'SvgPicture.asset': picture,
   Text: (widget, c, _path, { options }) => layOutText(widget, c, options.base, options.measure),

@@ -1,3 +1,4 @@
+import type { WidgetContext } from './context.js'
 import { call, list, raw, type Dart } from './dart.js'
 import type { SlotValue } from './tokens.js'
 import { dartOf, isAtTimes, isEver, type ValueContext } from './values-of.js'
@@ -171,7 +172,12 @@ const positioned = (own: Dart, said: Said, context: ValueContext): Dart => {
 }
 
 /** Where a widget stands in what holds it. */
-export const placed = (own: Dart, said: Said, context: ValueContext): Dart => {
+export const placed = (
+  own: Dart,
+  said: Said,
+  context: ValueContext & Pick<WidgetContext, 'holder'>,
+): Dart => {
+  if (context.holder === 'user') return own
   if (said.has('absolute')) return positioned(own, said, context)
   const self = said.get('self')
   const over = insetsOf(said, 'over', context)
@@ -180,6 +186,7 @@ export const placed = (own: Dart, said: Said, context: ValueContext): Dart => {
     const alignment = dartOf(self, context)
     whole = call(isAtTimes(self) ? 'Container' : 'Align', { alignment, child: whole })
   }
+  if (context.holder === 'other') return whole
   const grow = said.get('grow')
   if (grow) {
     const flex = isAtTimes(grow) ? dartOf(grow, context, '0') : undefined

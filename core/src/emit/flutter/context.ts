@@ -36,6 +36,11 @@ export type WidgetContext = ValueContext & {
   readonly flags: ReadonlySet<string>
   /** Fields of things in lists that some lack. */
   readonly optional: ReadonlySet<string>
+  /**
+   * What holds it: a row or a column, in which something may take the room that is left; something else, in which nothing
+   * may; or whoever uses the component that it is the root of. A row or a column when absent.
+   */
+  readonly holder?: 'flex' | 'other' | 'user'
   /** Components that are shown by what is pressed, and stand nowhere. */
   readonly skipped: ReadonlySet<string>
   /** What is at hand under a name of its own: `sighting.note` → `note`. */
@@ -82,6 +87,18 @@ export const readCode = (code: string, { renamed }: WidgetContext): string =>
 /** What the classes of an element say of its look. */
 export const saidOf = (element: MarkupElement, { looks }: WidgetContext): Said =>
   readTokens(element.attributes.find(isClass), looks)
+
+/**
+ * Where an element stands in what holds it: of a component also what its root says of that, unless it depends on what
+ * the component is given.
+ */
+export const placingOf = (element: MarkupElement, context: WidgetContext): Said => {
+  const own = saidOf(element, context)
+  const part = context.parts.get(element.tag)
+  if (!part) return own
+  const root = placingOf(part.markup, { ...context, looks: part.looks })
+  return new Map([...[...root].filter(([, value]) => value.kind !== 'chosen'), ...own])
+}
 
 /** Whether code may have no value where it stands: what is given at times, and was not looked at before. */
 export const isMaybe = (code: string, { props, optional, renamed }: WidgetContext): boolean => {

@@ -16,6 +16,7 @@ import {
   marked,
   readCode,
   readText,
+  placingOf,
   saidOf,
   textOf,
   wordsOf,
@@ -27,7 +28,7 @@ import { PRESS } from './foreign.js'
 import { className, dartName, listName } from './names.js'
 import { textWidget } from './texts.js'
 import type { SlotValue } from './tokens.js'
-import { dartOf, fromName, type ValueContext } from './values-of.js'
+import { dartOf, fromName, saidWithin, type ValueContext } from './values-of.js'
 
 const pictureWidget = (element: MarkupElement, said: Said, context: WidgetContext): Dart => {
   const source = wordsOf(element, 'src', context) ?? "''"
@@ -52,6 +53,12 @@ const rounded = (picture: Dart, said: Said, context: ValueContext): Dart => {
   return borderRadius ? call('ClipRRect', { borderRadius, child: picture }) : picture
 }
 
+/** What the design does not say: whoever goes on finds all such places by the name. */
+const notConnected = (context: WidgetContext): Dart => {
+  context.helpers.add('not_connected')
+  return raw('notConnected')
+}
+
 /** What pressing an element does. */
 const pressOf = (element: MarkupElement, context: WidgetContext): Dart | undefined => {
   const to = attributeOf(element, 'to')
@@ -64,7 +71,8 @@ const pressOf = (element: MarkupElement, context: WidgetContext): Dart | undefin
     context.helpers.add('scroll_to')
     return raw(`() => scrollTo(${quoteDart(href.text.slice(1))})`)
   }
-  if (href?.kind === 'text' && (href.text === '#' || href.text === '/')) return raw('() {}')
+  if (href?.kind === 'text' && (href.text === '#' || href.text === '/'))
+    return notConnected(context)
   if (href) {
     context.helpers.add('open_address')
     return raw(`() => openAddress(${wordsOf(element, 'href', context)!})`)
@@ -90,7 +98,7 @@ const pressOf = (element: MarkupElement, context: WidgetContext): Dart | undefin
     const whose = context.form ?? 'Answers.maybeOf(context)?'
     return raw(`() => ${whose}.count(${quoteDart(field ?? '')}, ${by ?? '1'})`)
   }
-  return context.handlers.get(click.code) ?? raw('() {}')
+  return context.handlers.get(click.code) ?? notConnected(context)
 }
 
 const submitting = (context: WidgetContext): Dart => {
@@ -216,7 +224,8 @@ const useOf = (element: MarkupElement, part: PartComponent, context: WidgetConte
   const named = Object.fromEntries(
     element.attributes.flatMap((one): [string, string | Dart][] => {
       if (isClass(one)) return []
-      if (one.kind === 'markup') return [[dartName(one.name), itemOf(one.nodes[0]!, context)]]
+      if (one.kind === 'markup')
+        return [[dartName(one.name), itemOf(one.nodes[0]!, { ...context, holder: 'other' })]]
       if (one.kind === 'spread') {
         const given = context.lists.find(({ item }) => item === one.code)
         return (given?.fields ?? []).map(({ name }) => [
@@ -247,7 +256,7 @@ const useOf = (element: MarkupElement, part: PartComponent, context: WidgetConte
     }),
   )
   const own: Dart = { ...call(className(element.tag), named), layer: element.layer }
-  return placed(boxed(own, said, context)!, said, context)
+  return placed(boxed(own, said, context)!, placingOf(element, context), context)
 }
 
 /** What a prop of a widget of the codebase is given, as Dart. */
@@ -360,13 +369,56 @@ const wholeOf = (element: MarkupElement, context: WidgetContext): Dart => {
   const form = attributeOf(element, 'on:submit')
   const answers = form?.kind === 'code' ? dartName(form.code.replace(/\.submit$/, '')) : undefined
   const within = answers === undefined ? context : { ...context, form: answers }
-  const { flow, under, above } = itemsOf(element.children, within)
-  const inside = held(arranged(flow, { under, above }, said, context), said, context)
+  const inside = held(arrangedItems(element.children, said, within), said, context)
   if (answers !== undefined) {
     context.helpers.add('answers')
     return finish(inside, (own) => call('AnswerForm', { answers, child: own }))
   }
   return finish(inside)
+}
+
+const FLEX_WIDGETS = new Set(['Expanded', 'Flexible', 'Spacer'])
+
+const takesRoom = (item: Dart): boolean =>
+  item.kind === 'when' ? takesRoom(item.item) : item.kind === 'call' && FLEX_WIDGETS.has(item.name)
+
+/** What says that things go on in the next line, or stand in columns. */
+const BLOCKS = ['wrap', 'columns', 'tracks', 'runSpacing']
+
+/**
+ * What a box holds. Where it is a row at some widths and goes on in the next line, or has columns, at others, both are
+ * written if something takes the room that is left in the row: nothing else can hold that.
+ */
+const arrangedItems = (
+  nodes: readonly MarkupNode[],
+  said: Said,
+  context: WidgetContext,
+): Dart | undefined => {
+  const arrange = (own: Said, inside: WidgetContext): Dart | undefined => {
+    const { flow, under, above } = itemsOf(nodes, inside)
+    return arranged(flow, { under, above }, own, inside)
+  }
+  const blocks = ['wrap', 'columns'].flatMap((slot) => said.get(slot) ?? [])
+  const [block] = blocks
+  if (!block) return arrange(said, { ...context, holder: 'flex' })
+  const other: WidgetContext = { ...context, holder: 'other' }
+  const widths = new Set<number>()
+  const condition =
+    blocks.length === 1
+      ? conditionOf(block, { ...context, widths }, (code) => code === undefined)
+      : undefined
+  const [, not, px] = /^(!?)from(\d+)$/.exec(condition ?? '') ?? []
+  if (condition === undefined || px === undefined) return arrange(said, other)
+  const isFlex = not === '!' ? { below: Number(px) } : { atLeast: Number(px) }
+  const isOther = not === '!' ? { atLeast: Number(px) } : { below: Number(px) }
+  const inFlex: WidgetContext = { ...context, ...isFlex, holder: 'flex' }
+  if (!itemsOf(nodes, { ...inFlex, widths: new Set(), helpers: new Set() }).flow.some(takesRoom))
+    return arrange(said, other)
+  for (const width of widths) context.widths.add(width)
+  const flexSaid = new Map([...saidWithin(said, isFlex)].filter(([slot]) => !BLOCKS.includes(slot)))
+  const then = arrange(flexSaid, inFlex)
+  const otherwise = arrange(saidWithin(said, isOther), { ...other, ...isOther })
+  return then && otherwise ? { kind: 'choice', condition, then, otherwise } : (then ?? otherwise)
 }
 
 /** `!isOpen` → `isOpen`, `a != b` → `a == b` */
@@ -476,7 +528,7 @@ export const itemsOf = (nodes: readonly MarkupNode[], context: WidgetContext): I
   const items: { flow: Dart[]; under: Dart[]; above: Dart[] } = { flow: [], under: [], above: [] }
   for (const node of nodes) {
     if (node.kind === 'element' && context.skipped.has(node.tag)) continue
-    const said = node.kind === 'element' ? saidOf(node, context) : undefined
+    const said = node.kind === 'element' ? placingOf(node, context) : undefined
     if (node.kind === 'element' && said?.has('contents') && !context.parts.has(node.tag)) {
       const own = itemsOf(node.children, context)
       items.flow.push(...own.flow)
@@ -485,7 +537,7 @@ export const itemsOf = (nodes: readonly MarkupNode[], context: WidgetContext): I
       continue
     }
     const pushed = said?.get('pushed')
-    if (pushed) items.flow.push(spacer(pushed, context))
+    if (pushed && context.holder !== 'other') items.flow.push(spacer(pushed, context))
     const item = itemOf(node, context)
     if (!said?.has('absolute')) items.flow.push(item)
     else if (said.has('under')) items.under.push(item)
@@ -498,8 +550,7 @@ export const itemsOf = (nodes: readonly MarkupNode[], context: WidgetContext): I
 export const toWidget = (markup: MarkupElement, context: WidgetContext): Dart => {
   const said = saidOf(markup, context)
   if (said.has('contents')) {
-    const { flow, under, above } = itemsOf(markup.children, context)
-    return arranged(flow, { under, above }, said, context) ?? call('SizedBox.shrink')
+    return arrangedItems(markup.children, said, context) ?? call('SizedBox.shrink')
   }
   const item = itemOf(markup, context)
   return item.kind === 'when' ? item.item : item

@@ -17,6 +17,8 @@ export type ValueContext = {
 export const fromName = (px: number): string => `from${String(Math.round(px))}`
 
 /** A value of a slot as Dart; `nothing` is what stands for none. */
+const isSameDart = (a: Dart, b: Dart): boolean => JSON.stringify(a) === JSON.stringify(b)
+
 export const dartOf = (
   value: SlotValue | undefined,
   context: ValueContext,
@@ -33,15 +35,20 @@ export const dartOf = (
         const next = all[i + 1]
         return fromPx < below && (!next || next.fromPx > atLeast)
       })
-      if (others.length === 0 && first!.code === undefined) return undefined
-      return others.reduce<Dart>(
-        (otherwise, { fromPx, code }) => {
-          context.widths.add(fromPx)
-          const then = code === undefined ? raw(nothing) : write(code)
-          return { kind: 'choice', condition: fromName(fromPx), then, otherwise }
-        },
-        first!.code === undefined ? raw(nothing) : write(first!.code),
-      )
+      if (!first || (others.length === 0 && first.code === undefined)) return undefined
+      const dartIn = (code: string | undefined): Dart =>
+        code === undefined ? raw(nothing) : write(code)
+      let last = dartIn(first.code)
+      let whole = last
+      for (const { fromPx, code } of others) {
+        const then = dartIn(code)
+        // What is so anyway where nothing is said needs no condition.
+        if (isSameDart(then, last)) continue
+        context.widths.add(fromPx)
+        whole = { kind: 'choice', condition: fromName(fromPx), then, otherwise: whole }
+        last = then
+      }
+      return whole
     }
     case 'chosen': {
       const type = context.choiceType(value.prop)
@@ -54,6 +61,7 @@ export const dartOf = (
       )
       const [one, other, ...more] = cases
       if (one && other && more.length === 0) {
+        if (isSameDart(one[1], other[1])) return one[1]
         return {
           kind: 'choice',
           condition: `${dartName(value.prop)} == ${one[0]}`,
@@ -91,4 +99,23 @@ export const isAtTimes = (value: SlotValue): boolean => {
     case 'chosen':
       return value.options.some(([, own]) => !own || isAtTimes(own))
   }
+}
+
+/** What is said of something in windows of some widths alone. */
+export const saidWithin = (
+  said: ReadonlyMap<string, SlotValue>,
+  { atLeast = 0, below = Infinity }: Pick<ValueContext, 'atLeast' | 'below'>,
+): ReadonlyMap<string, SlotValue> => {
+  const narrowed = [...said].flatMap(([slot, value]): [string, SlotValue][] => {
+    if (value.kind !== 'stepped') return [[slot, value]]
+    const steps = value.steps.filter(({ fromPx }, i, all) => {
+      const next = all[i + 1]
+      return fromPx < below && (!next || next.fromPx > atLeast)
+    })
+    const codes = new Set(steps.map(({ code }) => code))
+    if (codes.size > 1) return [[slot, { ...value, steps }]]
+    const [code] = codes
+    return code === undefined ? [] : [[slot, { kind: 'same', code }]]
+  })
+  return new Map(narrowed)
 }

@@ -295,7 +295,7 @@ export const writePart = (part: PartComponent, options: FlutterOptions): WidgetF
     props: new Map(own.map((prop) => [prop.name, prop])),
   })
   const name = className(tag)
-  const widget = toWidget(markup, context)
+  const widget = toWidget(markup, { ...context, holder: 'user' })
   const written = own.map((prop) => {
     const type = propType(tag, prop, options, context)
     const field = dartName(prop.name)

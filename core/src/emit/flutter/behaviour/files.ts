@@ -554,6 +554,10 @@ class _AnswerSliderState extends State<AnswerSlider> {
 }
 `
 
+const NOT_CONNECTED = `/// What is pressed and does nothing yet: the design does not say what it does.
+void notConnected() {}
+`
+
 const FILES: Readonly<Record<string, string>> = {
   answers: ANSWERS,
   app_link: APP_LINK,
@@ -561,6 +565,7 @@ const FILES: Readonly<Record<string, string>> = {
   bleed: BLEED,
   columns: COLUMNS,
   is_current: IS_CURRENT,
+  not_connected: NOT_CONNECTED,
   open_address: OPEN_ADDRESS,
   scroll_to: SCROLL_TO,
 }
@@ -582,6 +587,7 @@ export const EXPORTS: Readonly<Record<string, readonly string[]>> = {
   bleed: ['Bleed'],
   columns: ['Columns'],
   is_current: ['isCurrent'],
+  not_connected: ['notConnected'],
   open_address: ['openAddress'],
   scroll_to: ['scrollTo'],
 }

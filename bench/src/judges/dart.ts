@@ -1,0 +1,35 @@
+import { readFileSync } from 'node:fs'
+import { createRequire } from 'node:module'
+import { checkDart, type DartFile } from '@unimorph/flutter-stand-in/check'
+import { findSyntaxError, toSyntax, type ParsedNode } from '@unimorph/flutter-stand-in/syntax'
+import { Language, Parser } from 'web-tree-sitter'
+import type { Fault, Judge } from './judge.js'
+
+const GRAMMAR = createRequire(import.meta.url).resolve(
+  'tree-sitter-wasms/out/tree-sitter-dart.wasm',
+)
+
+/** What is said of Dart where Flutter's own tools are not at hand. */
+export const dart: Judge = {
+  name: 'dart',
+  targets: ['flutter'],
+  async judge(_folder, projects) {
+    await Parser.init()
+    const parser = new Parser()
+    parser.setLanguage(await Language.load(readFileSync(GRAMMAR)))
+    const faults: Fault[] = []
+    for (const { name, files } of projects) {
+      const parsed: DartFile[] = []
+      for (const { path, content } of files) {
+        if (content.kind !== 'text' || !path.endsWith('.dart')) continue
+        const root = parser.parse(content.text)!.rootNode as unknown as ParsedNode
+        const problem = findSyntaxError(root)
+        if (problem) faults.push({ file: `${name}/${path}`, line: 0, message: problem })
+        else parsed.push({ path, syntax: toSyntax(root) })
+      }
+      for (const { path, message } of checkDart(parsed))
+        faults.push({ file: `${name}/${path}`, line: 0, message })
+    }
+    return faults
+  },
+}

@@ -1,0 +1,90 @@
+import { childOf, childrenOf, textOf, type Syntax } from '../syntax.js'
+
+/** What is wrong with a node of Dart's syntax, whatever it calls. */
+type Rule = (node: Syntax, siblings: readonly Syntax[], at: number) => string | undefined
+
+/** `final List<int> widths = [1.5]`. */
+const fractionsOfInts: Rule = (node, siblings, at) => {
+  if (node.kind !== 'type_arguments' || !/^<int>$/.test(textOf(node))) return undefined
+  const after = siblings
+    .slice(at + 1)
+    .map(textOf)
+    .join(' ')
+  const list = /\[([^\]]*)\]/.exec(after)?.[1] ?? ''
+  return /\d\.\d/.test(list) ? 'A list of int holds a fraction' : undefined
+}
+
+/** `onTap: () {}`: it looks as if it could be pressed. */
+const emptyHandler: Rule = (node) => {
+  if (node.kind !== 'named_argument') return undefined
+  const name = textOf(childrenOf(childrenOf(node)[0]!)[0]!)
+  const isEmpty = /^on[A-Z]\w*:\(\w*\)\{\}$/.test(textOf(node).replace(/\s/g, ''))
+  return isEmpty ? `${name} does nothing` : undefined
+}
+
+/** `wide ? a : a`, and the same of elements of a list. */
+const equalBranches: Rule = (node) => {
+  const children = childrenOf(node)
+  if (node.kind === 'conditional_expression') {
+    const [ask, colon] = ['?', ':'].map((sign) => children.findIndex(({ kind }) => kind === sign))
+    if (ask! < 0 || colon! < 0) return undefined
+    const then = children
+      .slice(ask! + 1, colon)
+      .map(textOf)
+      .join('')
+    const otherwise = children
+      .slice(colon! + 1)
+      .map(textOf)
+      .join('')
+    return then === otherwise ? `Both branches are ${then.slice(0, 40)}` : undefined
+  }
+  if (node.kind !== 'if_element') return undefined
+  const end = children.findIndex(({ kind }) => kind === ')')
+  const other = children.findIndex(({ kind }) => kind === 'else')
+  if (end < 0 || other < 0) return undefined
+  const then = children
+    .slice(end + 1, other)
+    .map(textOf)
+    .join('')
+  const otherwise = children
+    .slice(other + 1)
+    .map(textOf)
+    .join('')
+  return then === otherwise ? `Both branches are ${then.slice(0, 40)}` : undefined
+}
+
+/** A notifier or a controller that is made while something is built is a new one each time. */
+const madeInBuild: Rule = (node) => {
+  if (node.kind !== 'function_body') return undefined
+  const block = childOf(node, 'block')
+  const made =
+    block &&
+    /\b(ValueNotifier|TextEditingController|FocusNode|ScrollController)[(<]/.exec(textOf(block))
+  return made ? `${made[1]!} is made anew each time` : undefined
+}
+
+const RULES: readonly Rule[] = [fractionsOfInts, emptyHandler, equalBranches]
+
+const isBuild = (signature: Syntax | undefined): boolean =>
+  signature !== undefined && /build\(/.test(textOf(signature))
+
+/** What is wrong with some code beside its calls. */
+export const faultsOfText = (root: Syntax): readonly string[] => {
+  const faults: string[] = []
+  const visit = (node: Syntax): void => {
+    const children = childrenOf(node)
+    children.forEach((child, i) => {
+      for (const rule of RULES) {
+        const fault = rule(child, children, i)
+        if (fault !== undefined) faults.push(fault)
+      }
+      if (child.kind === 'function_body' && isBuild(children[i - 1])) {
+        const fault = madeInBuild(child, children, i)
+        if (fault !== undefined) faults.push(fault)
+      }
+      visit(child)
+    })
+  }
+  visit(root)
+  return faults
+}
