@@ -3,7 +3,7 @@ import { Evaluator, type Host } from './evaluate.js'
 import { Layout } from './layout.js'
 import type { Program } from './program.js'
 import { textOf } from './syntax.js'
-import type { State } from './values.js'
+import { NotKnown, type State } from './values.js'
 
 const HEIGHT_PX = 800
 /** Letters are all as wide: what a project says of its widths is checked, not how its texts are broken. */
@@ -53,12 +53,17 @@ export const isSound = ({ width, height, children }: Box): boolean =>
   Number.isFinite(height) &&
   children.every(({ x, y, box }) => Number.isFinite(x + y) && isSound(box))
 
+export type LayoutFault = {
+  /** Of the screen. */
+  readonly name: string
+  readonly message: string
+  /** The widgets around it, from the outside in. */
+  readonly where?: string | undefined
+}
+
 /** Lays all screens out at some widths; says where that cannot be done, once for each reason. */
-export const layOutApp = (
-  program: Program,
-  widths: readonly number[],
-): readonly { readonly name: string; readonly message: string }[] => {
-  const faults = new Map<string, { name: string; message: string }>()
+export const layOutApp = (program: Program, widths: readonly number[]): readonly LayoutFault[] => {
+  const faults = new Map<string, LayoutFault>()
   for (const name of screensOf(program)) {
     for (const width of widths) {
       try {
@@ -66,7 +71,8 @@ export const layOutApp = (
           faults.set(name, { name, message: `Something has no end at ${width} px` })
       } catch (error) {
         const { message } = error as Error
-        faults.set(`${name} ${message}`, { name, message })
+        const where = error instanceof NotKnown ? error.where : undefined
+        faults.set(`${name} ${message}`, { name, message, where })
       }
     }
   }

@@ -9,6 +9,9 @@ const GRAMMAR = createRequire(import.meta.url).resolve(
   'tree-sitter-wasms/out/tree-sitter-dart.wasm',
 )
 
+/** So many of the widgets around a fault are named. */
+const LAST = 8
+
 /** What is said of Dart where Flutter's own tools are not at hand. */
 export const dart: Judge = {
   name: 'dart',
@@ -27,8 +30,10 @@ export const dart: Judge = {
         if (problem) faults.push({ file: `${name}/${path}`, line: 0, message: problem })
         else parsed.push({ path, syntax: toSyntax(root) })
       }
-      for (const { path, message } of checkDart(parsed))
-        faults.push({ file: `${name}/${path}`, line: 0, message })
+      for (const { path, message, where } of checkDart(parsed)) {
+        const near = where === undefined ? '' : ` In ${where.split('/').slice(-LAST).join('/')}`
+        faults.push({ file: `${name}/${path}`, line: 0, message: message + near })
+      }
     }
     return faults
   },

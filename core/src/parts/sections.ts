@@ -116,6 +116,7 @@ const canStandAlone = (block: UiBox): boolean =>
   block.shared === undefined &&
   block.when === undefined &&
   block.item === undefined &&
+  block.style.place.kind !== 'absolute' &&
   block.style.arrange.kind !== 'contents'
 
 const chooseSections = (

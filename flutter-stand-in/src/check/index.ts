@@ -9,7 +9,12 @@ import { faultsOfText } from './text-rules.js'
 /** A file of Dart, parsed. */
 export type DartFile = { readonly path: string; readonly syntax: Syntax }
 
-export type DartFault = { readonly path: string; readonly message: string }
+export type DartFault = {
+  readonly path: string
+  readonly message: string
+  /** Of what cannot be laid out: the widgets around it. */
+  readonly where?: string | undefined
+}
 
 /** What all projects share is written by hand, and calls more than the table knows. */
 const isShared = ({ path }: DartFile): boolean => path.startsWith('lib/shared/')
@@ -35,7 +40,7 @@ export const checkDart = (files: readonly DartFile[]): readonly DartFault[] => {
     ].map((message) => ({ path, message })),
   )
   const layouts = layOutApp(readProgram(own.map(({ syntax }) => syntax)), WIDTHS).map(
-    ({ name, message }): DartFault => ({ path: `screen ${name}`, message }),
+    ({ name, message, where }): DartFault => ({ path: `screen ${name}`, message, where }),
   )
   return [...faults, ...layouts]
 }

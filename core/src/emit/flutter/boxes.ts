@@ -1,4 +1,4 @@
-import type { WidgetContext } from './context.js'
+import type { Holder } from './context.js'
 import { call, list, raw, type Dart } from './dart.js'
 import type { SlotValue } from './tokens.js'
 import { dartOf, isAtTimes, isEver, type ValueContext } from './values-of.js'
@@ -40,6 +40,8 @@ const constraintsOf = (said: Said, context: ValueContext): Dart | undefined => {
   return LIMITS.some((slot) => said.has(slot)) ? call('BoxConstraints', named) : undefined
 }
 
+type HeldContext = ValueContext & { readonly holder?: Holder }
+
 /** Padding that is there at some widths only is none at the others. */
 const insetsOf = (said: Said, slot: string, context: ValueContext): Dart | undefined =>
   dartOf(said.get(slot), context, 'EdgeInsets.zero')
@@ -51,10 +53,13 @@ const insetsOf = (said: Said, slot: string, context: ValueContext): Dart | undef
 export const boxed = (
   child: Dart | undefined,
   said: Said,
-  context: ValueContext,
+  context: HeldContext,
 ): Dart | undefined => {
   const width = dartOf(said.get('width'), context)
-  const height = dartOf(said.get('height'), context)
+  const asked = said.get('height')
+  // As high as its line, which is as high as what is in it.
+  const isEndless = context.holder === 'lines' && isEver(asked, 'double.infinity')
+  const height = isEndless ? undefined : dartOf(asked, context)
   const constraints = constraintsOf(said, context)
   const padding = insetsOf(said, 'padding', context)
   const margin = insetsOf(said, 'margin', context)
@@ -82,7 +87,8 @@ export const boxed = (
   else own = call('Padding', { padding: padding ?? margin, child })
   const radius = dartOf(said.get('radius'), context, 'BorderRadius.zero')
   if (isClipped && !decoration && own) own = call('ClipRRect', { borderRadius: radius, child: own })
-  return own
+  // What is in it may share out the height all the same.
+  return isEndless && own ? call('IntrinsicHeight', { child: own }) : own
 }
 
 const blurOf = (value: SlotValue | undefined, context: ValueContext): Dart | undefined =>
@@ -172,11 +178,7 @@ const positioned = (own: Dart, said: Said, context: ValueContext): Dart => {
 }
 
 /** Where a widget stands in what holds it. */
-export const placed = (
-  own: Dart,
-  said: Said,
-  context: ValueContext & Pick<WidgetContext, 'holder'>,
-): Dart => {
+export const placed = (own: Dart, said: Said, context: HeldContext): Dart => {
   if (context.holder === 'user') return own
   if (said.has('absolute')) return positioned(own, said, context)
   const self = said.get('self')
@@ -186,7 +188,7 @@ export const placed = (
     const alignment = dartOf(self, context)
     whole = call(isAtTimes(self) ? 'Container' : 'Align', { alignment, child: whole })
   }
-  if (context.holder === 'other') return whole
+  if (context.holder === 'columns' || context.holder === 'lines') return whole
   const grow = said.get('grow')
   if (grow) {
     const flex = isAtTimes(grow) ? dartOf(grow, context, '0') : undefined
@@ -301,7 +303,11 @@ export const held = (
         }),
       })
     : inside
+  // Sideways there is no end to the room: it is as wide as what is in it.
   return said.has('scrolls')
-    ? call('SingleChildScrollView', { scrollDirection: 'Axis.horizontal', child: limited })
+    ? call('SingleChildScrollView', {
+        scrollDirection: 'Axis.horizontal',
+        child: call('IntrinsicWidth', { child: limited }),
+      })
     : limited
 }

@@ -11,6 +11,12 @@ import type { ValueContext } from './values-of.js'
 /** What pressing something does, by the name of its handler. */
 export type Handlers = ReadonlyMap<string, Dart>
 
+/**
+ * What something stands in: a row or a column, where it may take the room that is left; columns or lines, where it may
+ * not, and lines have no end below; or whoever uses the component that it is the root of.
+ */
+export type Holder = 'flex' | 'columns' | 'lines' | 'user'
+
 export type WidgetContext = ValueContext & {
   readonly looks: readonly Looks[]
   readonly parts: ReadonlyMap<string, PartComponent>
@@ -36,11 +42,8 @@ export type WidgetContext = ValueContext & {
   readonly flags: ReadonlySet<string>
   /** Fields of things in lists that some lack. */
   readonly optional: ReadonlySet<string>
-  /**
-   * What holds it: a row or a column, in which something may take the room that is left; something else, in which nothing
-   * may; or whoever uses the component that it is the root of. A row or a column when absent.
-   */
-  readonly holder?: 'flex' | 'other' | 'user'
+  /** What holds it; a row or a column when absent. */
+  readonly holder?: Holder
   /** Components that are shown by what is pressed, and stand nowhere. */
   readonly skipped: ReadonlySet<string>
   /** What is at hand under a name of its own: `sighting.note` → `note`. */

@@ -28,7 +28,7 @@ import { PRESS } from './foreign.js'
 import { className, dartName, listName } from './names.js'
 import { textWidget } from './texts.js'
 import type { SlotValue } from './tokens.js'
-import { dartOf, fromName, saidWithin, type ValueContext } from './values-of.js'
+import { dartOf, fromName, isEver, saidWithin, type ValueContext } from './values-of.js'
 
 const pictureWidget = (element: MarkupElement, said: Said, context: WidgetContext): Dart => {
   const source = wordsOf(element, 'src', context) ?? "''"
@@ -225,7 +225,7 @@ const useOf = (element: MarkupElement, part: PartComponent, context: WidgetConte
     element.attributes.flatMap((one): [string, string | Dart][] => {
       if (isClass(one)) return []
       if (one.kind === 'markup')
-        return [[dartName(one.name), itemOf(one.nodes[0]!, { ...context, holder: 'other' })]]
+        return [[dartName(one.name), itemOf(one.nodes[0]!, { ...context, holder: 'columns' })]]
       if (one.kind === 'spread') {
         const given = context.lists.find(({ item }) => item === one.code)
         return (given?.fields ?? []).map(({ name }) => [
@@ -377,10 +377,13 @@ const wholeOf = (element: MarkupElement, context: WidgetContext): Dart => {
   return finish(inside)
 }
 
-const FLEX_WIDGETS = new Set(['Expanded', 'Flexible', 'Spacer'])
-
-const takesRoom = (item: Dart): boolean =>
-  item.kind === 'when' ? takesRoom(item.item) : item.kind === 'call' && FLEX_WIDGETS.has(item.name)
+/** Whether something takes the room that is left, or all the height there is: neither can stand in lines. */
+const takesRoom = (node: MarkupNode, context: WidgetContext): boolean => {
+  const said = placingOfNode(node, context)
+  if (!said) return false
+  const isGrowing = ['grow', 'flexible', 'pushed'].some((slot) => said.has(slot))
+  return isGrowing || isEver(said.get('height'), 'double.infinity')
+}
 
 /** What says that things go on in the next line, or stand in columns. */
 const BLOCKS = ['wrap', 'columns', 'tracks', 'runSpacing']
@@ -401,7 +404,7 @@ const arrangedItems = (
   const blocks = ['wrap', 'columns'].flatMap((slot) => said.get(slot) ?? [])
   const [block] = blocks
   if (!block) return arrange(said, { ...context, holder: 'flex' })
-  const other: WidgetContext = { ...context, holder: 'other' }
+  const other: WidgetContext = { ...context, holder: said.has('columns') ? 'columns' : 'lines' }
   const widths = new Set<number>()
   const condition =
     blocks.length === 1
@@ -412,8 +415,8 @@ const arrangedItems = (
   const isFlex = not === '!' ? { below: Number(px) } : { atLeast: Number(px) }
   const isOther = not === '!' ? { atLeast: Number(px) } : { below: Number(px) }
   const inFlex: WidgetContext = { ...context, ...isFlex, holder: 'flex' }
-  if (!itemsOf(nodes, { ...inFlex, widths: new Set(), helpers: new Set() }).flow.some(takesRoom))
-    return arrange(said, other)
+  const turns = said.get('direction')?.kind === 'stepped'
+  if (!turns && !nodes.some((node) => takesRoom(node, context))) return arrange(said, other)
   for (const width of widths) context.widths.add(width)
   const flexSaid = new Map([...saidWithin(said, isFlex)].filter(([slot]) => !BLOCKS.includes(slot)))
   const then = arrange(flexSaid, inFlex)
@@ -523,12 +526,19 @@ const spacer = (pushed: SlotValue, context: WidgetContext): Dart => {
   return condition ? { kind: 'when', head: `if (${condition})`, item } : item
 }
 
+/** Where something stands that is there at times, or once for each thing in a list. */
+const placingOfNode = (node: MarkupNode, context: WidgetContext): Said | undefined => {
+  if (node.kind === 'element') return placingOf(node, context)
+  if (node.kind === 'when') return placingOf(node.content, context)
+  return node.kind === 'loop' ? placingOf(node.template, context) : undefined
+}
+
 /** What stands in a box, in the flow and over or under it; what only groups is taken apart. */
 export const itemsOf = (nodes: readonly MarkupNode[], context: WidgetContext): Items => {
   const items: { flow: Dart[]; under: Dart[]; above: Dart[] } = { flow: [], under: [], above: [] }
   for (const node of nodes) {
     if (node.kind === 'element' && context.skipped.has(node.tag)) continue
-    const said = node.kind === 'element' ? placingOf(node, context) : undefined
+    const said = placingOfNode(node, context)
     if (node.kind === 'element' && said?.has('contents') && !context.parts.has(node.tag)) {
       const own = itemsOf(node.children, context)
       items.flow.push(...own.flow)
@@ -537,7 +547,8 @@ export const itemsOf = (nodes: readonly MarkupNode[], context: WidgetContext): I
       continue
     }
     const pushed = said?.get('pushed')
-    if (pushed && context.holder !== 'other') items.flow.push(spacer(pushed, context))
+    const isInFlex = context.holder === undefined || context.holder === 'flex'
+    if (pushed && isInFlex) items.flow.push(spacer(pushed, context))
     const item = itemOf(node, context)
     if (!said?.has('absolute')) items.flow.push(item)
     else if (said.has('under')) items.under.push(item)

@@ -221,10 +221,21 @@ const sharesHeight = (markup: MarkupElement): boolean => {
   )
 }
 
+/** Whether a screen is a row, at some widths, in which things are as high as the highest. */
+const stretchesRow = ({ attributes }: MarkupElement): boolean =>
+  attributes.some(
+    (one) =>
+      one.name === 'class' &&
+      one.kind === 'text' &&
+      /(^| )direction(@\d+)?=Axis\.horizontal/.test(one.text) &&
+      /(^| )cross(@\d+)?=CrossAxisAlignment\.stretch/.test(one.text),
+  )
+
 /** A screen is as high as the window, and scrolls when it is higher. */
 const screenOf = (inside: Dart, markup: MarkupElement, { helpers }: WidgetContext): Dart => {
   helpers.add('app_screen')
-  const child = sharesHeight(markup) ? call('IntrinsicHeight', { child: inside }) : inside
+  const isHigh = sharesHeight(markup) || stretchesRow(markup)
+  const child = isHigh ? call('IntrinsicHeight', { child: inside }) : inside
   return call('AppScreen', { child })
 }
 
