@@ -187,6 +187,25 @@ const isListWithAsides = (table: Table): boolean => {
   )
 }
 
+/** Three boxes make a run. */
+const LEAST_RUN = 3
+const REGULAR_PX = 2
+
+const isRegular = (values: readonly number[]): boolean => spread(values) <= REGULAR_PX
+
+/** Boxes of one size, level and evenly apart: cards, tiles. */
+const isRunOfBoxes = (row: readonly Item[]): boolean => {
+  if (row.length < LEAST_RUN || row.some(({ nest }) => nest.content.length === 0)) return false
+  const boxes = row.map(({ box }) => box).sort((a, b) => a.x - b.x)
+  const gaps = boxes.slice(1).map((box, i) => box.x - endOn(boxes[i]!, 'x'))
+  return (
+    isRegular(boxes.map(({ y }) => y)) &&
+    isRegular(boxes.map(({ width }) => width)) &&
+    isRegular(boxes.map(({ height }) => height)) &&
+    isRegular(gaps)
+  )
+}
+
 /**
  * Rows that leave the same columns free between them can be read as rows of cells, or as columns side by
  * side. Cells of a table look alike down a column; columns of one kind of thing look alike across a row;
@@ -224,6 +243,8 @@ export const chooseColumns = (
   if (inColumns.some((items) => isSideBar(items, bottom - top))) {
     return { columnsFirst: true, margin: 1 }
   }
+  // A run of cards stays one, whatever stands above and below some of them.
+  if (rows.some(isRunOfBoxes)) return { columnsFirst: false, margin: 1 }
   const completeRows = table.cells.filter((row) => row.every((cell) => cell.length > 0)).length
   const looksLikeTable = completeRows >= rows.length * 0.6 && down > across
   const heights = inColumns.map((items) => bottomOf(items) - topOf(items))

@@ -492,6 +492,46 @@ describe('a rail at the side of a page', () => {
   })
 })
 
+describe('a title and an action above cards', () => {
+  const screen = compose([
+    page(
+      [
+        words('title', 'Today on the shore', 32, 32, 28),
+        layer('rectangle', 'action', {
+          ...at(1120, 32, 128, 40),
+          fills: [{ kind: 'solid', color: '#123a33' }],
+          radius: 8,
+        }),
+        words('log', 'Log a find', 1140, 40, 14),
+        ...[0, 1, 2, 3].flatMap((i) => card(i, 32 + i * 308, 92, 292)),
+        // One of the cards has more to say.
+        words('rare', 'Rare', 48 + 308, 168, 12),
+      ],
+      1280,
+      260,
+    ),
+  ])
+  const solver = createSolver(measure)
+  const boxAt = (px: number, key: string) =>
+    solver.place(atWidth(screen, px), px).find(({ node }) => node.layer.key === key)!.box
+
+  test('stay together, above all of the cards', () => {
+    const bottom = (px: number, key: string): number => boxAt(px, key).y + boxAt(px, key).height
+    for (const px of [1280, 768]) {
+      const cards = [0, 1, 2, 3].map((i) => boxAt(px, `card-${i}`).y)
+      expect(Math.max(bottom(px, 'title'), bottom(px, 'action'))).toBeLessThanOrEqual(
+        Math.min(...cards),
+      )
+    }
+  })
+
+  test('the cards keep to columns of one width, though one of them differs inside', () => {
+    const boxes = [0, 1, 2, 3].map((i) => boxAt(640, `card-${i}`))
+    expect(new Set(boxes.map(({ y }) => Math.round(y))).size).toBeLessThanOrEqual(2)
+    expect(new Set(boxes.map(({ width }) => Math.round(width))).size).toBe(1)
+  })
+})
+
 describe('the tools of a head', () => {
   const tool = (key: string, x: number, y = 20): Json =>
     layer('rectangle', key, {

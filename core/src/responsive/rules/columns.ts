@@ -26,6 +26,15 @@ const asCell = (node: LayoutNode, columns: number): LayoutNode => {
   }
 }
 
+const SAME_PX = 2
+
+/** Whether things were drawn as columns, whatever is in them: of one width, and level. */
+const areEven = (nodes: readonly LayoutNode[]): boolean => {
+  const isSame = (of: (node: LayoutNode) => number): boolean =>
+    nodes.every((node) => Math.abs(of(node) - of(nodes[0]!)) <= SAME_PX)
+  return isSame(({ box }) => box.width) && isSame(({ box }) => box.y)
+}
+
 /** Cards, tiles and columns of a foot stay in a grid of as many columns as fit. */
 export const columns: Rule = {
   way: 'columns',
@@ -37,7 +46,7 @@ export const columns: Rule = {
     return (
       (isGrid && children.length > 1) ||
       (children.length > 2 &&
-        areAlike(children) &&
+        (areAlike(children) || areEven(children)) &&
         children.every((c) => c.children.length > 0 || c.layer.type !== 'text'))
     )
   },
