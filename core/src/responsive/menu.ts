@@ -3,7 +3,7 @@ import type { LayoutNode } from '../layout/index.js'
 import { textOf } from '../text/wrap.js'
 import { HEAD_PX } from '../meaning/structure/navigation.js'
 import { RULES, type RuleContext } from './rules/index.js'
-import { keysIn, mapNodes } from '../layout/flow/tree.js'
+import { keysIn, mapNodes, textsIn } from '../layout/flow/tree.js'
 
 /** A sign for a menu is about as large as a finger. */
 const LARGEST_SIGN_PX = 96
@@ -18,9 +18,6 @@ const findPanel = (root: LayoutNode): { row: LayoutNode; panel: LayoutNode } | u
   }
   return undefined
 }
-
-const textsIn = (node: LayoutNode): LayoutNode[] =>
-  node.layer.type === 'text' ? [node] : node.children.flatMap(textsIn)
 
 /** Something small in the head that the wider artboard does not have. */
 const findSign = (root: LayoutNode, known: ReadonlySet<string>): LayoutNode | undefined => {

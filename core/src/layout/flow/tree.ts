@@ -40,6 +40,10 @@ export const keepDistance = (
         return { ...child, margin: { ...child.margin, [side]: distance - gap.now } }
       })
 
+/** All texts of a tree, in the order they are painted. */
+export const textsIn = (node: LayoutNode): readonly LayoutNode[] =>
+  node.layer.type === 'text' ? [node] : node.children.flatMap(textsIn)
+
 /** The keys of a node and of everything in it. */
 export const keysIn = (root: LayoutNode): Set<string> => {
   const keys = new Set<string>()

@@ -1,6 +1,7 @@
 import type { LayoutNode } from '../../layout/index.js'
 import { textOf } from '../../text/wrap.js'
 import { flowChildren } from '../../layout/flow/solver.js'
+import { textsIn } from '../../layout/flow/tree.js'
 
 /** A rail takes no more than this share of the page, and what stands beside it at least that. */
 const RAIL_SHARE = 0.34
@@ -11,9 +12,6 @@ const LEAST_LABELS = 4
 const LABEL_CHARACTERS = 32
 /** So many of its texts are labels: the rest are titles of groups, or a few words about somebody. */
 const LABEL_SHARE = 0.75
-
-const textsIn = (node: LayoutNode): LayoutNode[] =>
-  node.layer.type === 'text' ? [node] : node.children.flatMap(textsIn)
 
 const isLabel = ({ layer, box }: LayoutNode): boolean =>
   layer.type === 'text' &&
@@ -28,7 +26,7 @@ const holdsLabels = (node: LayoutNode): boolean => {
 }
 
 /** Where content ends inside a box that may be drawn higher than that, in px. */
-const contentHeight = (node: LayoutNode): number =>
+const contentEnd = (node: LayoutNode): number =>
   Math.max(0, ...flowChildren(node).map(({ box }) => box.y + box.height))
 
 /**
@@ -45,7 +43,7 @@ export const findRail = (row: LayoutNode, share: number): LayoutNode | undefined
     (child) =>
       child.arrangement.kind === 'column' &&
       child.box.width <= RAIL_SHARE * box.width &&
-      contentHeight(child) >= LEAST_HEIGHT_PX &&
+      contentEnd(child) >= LEAST_HEIGHT_PX &&
       holdsLabels(child),
   )
 }

@@ -2,6 +2,7 @@ import { NO_SIDES, resolveSides } from '../../design/geometry.js'
 import { INFERRED } from '../../design/node-key.js'
 import { draftNode, plainFrame, type LayoutNode } from '../../layout/index.js'
 import { flowChildren, isInFlow } from '../../layout/flow/solver.js'
+import { textsIn } from '../../layout/flow/tree.js'
 import { menuButtonOf, panelColor } from './menu-button.js'
 import type { Given, RuleContext } from './rule.js'
 import { stack } from './stack.js'
@@ -11,9 +12,6 @@ const SIDE_PX = 16
 /** A sign or name of the place is no higher than this, in px. */
 const BRAND_PX = 72
 
-const countTexts = (node: LayoutNode): number =>
-  node.layer.type === 'text' ? 1 : node.children.reduce((sum, child) => sum + countTexts(child), 0)
-
 /** The name of the place at the top of a rail: one line of few words, or a picture. */
 const findBrand = (rail: LayoutNode): LayoutNode | undefined => {
   const [first, ...others] = flowChildren(rail)
@@ -22,7 +20,7 @@ const findBrand = (rail: LayoutNode): LayoutNode | undefined => {
     others.length > 0 &&
     first.box.height <= BRAND_PX &&
     first.arrangement.kind !== 'column' &&
-    countTexts(first) <= 2
+    textsIn(first).length <= 2
   return isBrand ? first : undefined
 }
 

@@ -1,5 +1,6 @@
+import { textsIn } from '../../../layout/flow/tree.js'
 import type { LintKind } from '../kind.js'
-import { isText, wereInLine, type Seen } from '../laid-out.js'
+import { wereInLine } from '../laid-out.js'
 
 /** Side matter takes no more than this share of a row as drawn, and the main part no less than that. */
 const SIDE_SHARE = 0.34
@@ -8,9 +9,6 @@ const MAIN_SHARE = 0.5
 const LEAST_TEXTS = 4
 /** The main part may begin this much lower than drawn, in px. */
 const LOWER_PX = 400
-
-const countTexts = (seen: Seen): number =>
-  isText(seen) ? 1 : seen.children.reduce((sum, child) => sum + countTexts(child), 0)
 
 export const buried: LintKind = {
   title: 'Buried below side matter',
@@ -23,7 +21,7 @@ export const buried: LintKind = {
       const main = things.find((thing) => thing.drawn!.width >= MAIN_SHARE * drawn.width)
       if (!main || main === side || side.drawn!.width > SIDE_SHARE * drawn.width) return []
       const lower = main.box.y - side.box.y - (main.drawn!.y - side.drawn!.y)
-      return lower >= LOWER_PX && countTexts(side) >= LEAST_TEXTS
+      return lower >= LOWER_PX && textsIn(side.node).length >= LEAST_TEXTS
         ? [{ at: main, amount: lower }]
         : []
     }),
