@@ -1,3 +1,4 @@
+import { NO_SIDES } from '../design/geometry.js'
 import { settleNesting } from './nesting.js'
 import type { UiBox, UiNode } from './nodes.js'
 import { plainStyle as style } from '../testing/ui.js'
@@ -22,7 +23,16 @@ const table = (rows: readonly UiNode[]): UiBox => box('t', { role: 'table', chil
 const row = (children: readonly UiNode[]): UiBox => box('r', { item: 'row', children })
 const cell = box('c', { item: 'cell' })
 const send = box('send', { role: 'button', submits: true })
-const field: UiNode = { type: 'control', control: 'text', id: 'find', layer: 'f', name: 'f', style }
+const field: UiNode = {
+  type: 'control',
+  control: 'text',
+  id: 'find',
+  layer: 'f',
+  name: 'f',
+  style,
+  textTokens: {},
+  padding: NO_SIDES,
+}
 
 test.each<[string, UiBox, string]>([
   [
@@ -105,7 +115,7 @@ test('what is right is the same object', () => {
 })
 
 test('a link that holds a link leads nowhere itself', () => {
-  const link = { kind: 'url', url: '#' } as const
+  const link = { kind: 'nowhere' } as const
   const outer = box('a', { link, children: [box('b', { link })] })
   const settled = settleNesting(outer)
   expect(settled).not.toHaveProperty('link')
