@@ -11,7 +11,7 @@ import {
 import type { Layout } from './layout.js'
 import { colorOf, decorationCss, insetsOf, numberOf } from './read-values.js'
 import { letterStyle } from './text.js'
-import { isMade, nameIn, type Made, type Value } from './values.js'
+import { isMade, nameIn, NotKnown, type Made, type Value } from './values.js'
 
 type Rule = (widget: Made, c: Constraints, path: string, layout: Layout) => Box
 
@@ -23,11 +23,24 @@ const columns: Rule = (widget, c, path, layout) => {
   const [spacing, runSpacing] = [numberOf(named['spacing']), numberOf(named['runSpacing'])]
   const shares = Array.from({ length: count }, (_, i) => numberOf(tracks[i], 1))
   const all = shares.reduce((sum, share) => sum + share, 0)
-  const room = c.maxWidth - spacing * (count - 1)
+  const children = layout.childrenOf(widget, path)
+  // How wide it would be: that of which the share is smallest for what is in it says it for all (RenderFlex).
+  const natural = (): number =>
+    all *
+    Math.max(
+      0,
+      ...children.map(
+        (child, i) =>
+          layout.lay(child.widget, { ...c, minWidth: 0, maxWidth: Infinity }, child.path).width /
+          shares[i % count]!,
+      ),
+    )
+  if (!Number.isFinite(c.maxWidth) && !layout.isMeasuring)
+    throw new NotKnown('Columns share out the room, but there is no end to it.')
+  const room = Number.isFinite(c.maxWidth) ? c.maxWidth - spacing * (count - 1) : natural()
   const stretches =
     nameIn(named['crossAxisAlignment']) === undefined ||
     nameIn(named['crossAxisAlignment']) === 'stretch'
-  const children = layout.childrenOf(widget, path)
   const placed: Placed[] = []
   let y = 0
   for (let i = 0; i < children.length; i += count) {
@@ -41,8 +54,8 @@ const columns: Rule = (widget, c, path, layout) => {
           child.path,
         ),
       )
-    const natural = layout.measure(() => measure(0, Infinity))
-    const height = Math.max(0, ...natural.map((box) => box.height))
+    const free = layout.measure(() => measure(0, Infinity))
+    const height = Math.max(0, ...free.map((box) => box.height))
     let x = 0
     measure(stretches ? height : 0, height).forEach((box, j) => {
       const align = nameIn(named['crossAxisAlignment'])
@@ -53,7 +66,7 @@ const columns: Rule = (widget, c, path, layout) => {
     })
     y += height + (i + count < children.length ? runSpacing : 0)
   }
-  return boxOf(constrain({ width: c.maxWidth, height: y }, c), placed)
+  return boxOf(constrain({ width: room + spacing * (count - 1), height: y }, c), placed)
 }
 
 const fieldPaint = (widget: Made, layout: Layout, tag: string): Paint => {
