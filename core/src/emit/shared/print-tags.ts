@@ -207,13 +207,10 @@ const between = (prev: HtmlNode, next: HtmlNode): Doc => {
 /** `<a><b>text</b></a>` after which nothing may break: the last child has printed the closing tag already. */
 const lastBorrowsParentClosing = (node: HtmlNode): boolean => {
   const last = node.children.at(-1)
-  const inner = last?.children.at(-1)
-  return (
-    last !== undefined &&
-    inner !== undefined &&
-    borrowsParentClosingStart(last) &&
-    borrowsParentClosingStart(inner)
-  )
+  if (last === undefined || !borrowsParentClosingStart(last)) return false
+  // To Prettier a value of code holds a text of its own.
+  const inner = last.children.at(-1)
+  return last.kind === 'code' || (inner !== undefined && borrowsParentClosingStart(inner))
 }
 
 const printChildren = (node: HtmlNode): Doc => {
