@@ -67,7 +67,7 @@ const runTool = (tool: string, args: readonly string[], cwd: string): Promise<vo
   })
 
 /** The folder of an installed package, seen from a project or, when it has none, from here. */
-const packageFolder = (name: string): string => {
+export const packageFolder = (name: string): string => {
   // Some packages do not export their package.json, so the folder is found from the search path.
   for (const root of require.resolve.paths(name) ?? []) {
     const folder = join(root, name)

@@ -1,5 +1,5 @@
 // What other packages use of the command line: converting files, writing and building what was delivered.
-export { buildProject } from './build-command.js'
+export { buildProject, packageFolder } from './build-command.js'
 export { convertFiles, type Conversion, type ConvertOptions } from './convert-command.js'
 export { Failure } from './failure.js'
 export { writeFiles } from './write-files.js'

@@ -12,7 +12,7 @@ const GRAMMAR = createRequire(import.meta.url).resolve(
 /** So many of the widgets around a fault are named. */
 const LAST = 8
 
-/** What is said of Dart where Flutter's own tools are not at hand. */
+/** Checks Dart without Flutter's own tools. */
 export const dart: Judge = {
   name: 'dart',
   targets: ['flutter'],

@@ -1,15 +1,9 @@
 import { existsSync, writeFileSync } from 'node:fs'
-import { createRequire } from 'node:module'
 import { join } from 'node:path'
+import { packageFolder } from '@unimorph/cli'
 import type { TargetId } from '@unimorph/core'
 import type { Fault, Judge, Project } from './judge.js'
 import { runTool } from './run-tool.js'
-
-const require = createRequire(import.meta.url)
-const folderOf = (name: string): string =>
-  (require.resolve.paths(name) ?? [])
-    .map((root) => join(root, name))
-    .find((folder) => existsSync(join(folder, 'package.json')))!
 
 const CHECKERS: Readonly<Partial<Record<TargetId, readonly [name: string, program: string]>>> = {
   react: ['typescript', 'bin/tsc'],
@@ -31,12 +25,10 @@ const readFaults = (output: string): Fault[] =>
  * The settings that the first project is checked with, for the files of all of them: one program reads the declarations
  * of the framework once.
  */
-const writeSettings = (folder: string, projects: readonly Project[], target: TargetId): string => {
-  const own = join(
-    projects[0]!.folder,
-    target === 'angular' ? 'tsconfig.app.json' : 'tsconfig.json',
-  )
-  const settings = existsSync(own) ? own : join(projects[0]!.folder, 'tsconfig.json')
+const writeSettings = (folder: string, projects: readonly Project[]): string => {
+  const settings = ['tsconfig.app.json', 'tsconfig.json']
+    .map((name) => join(projects[0]!.folder, name))
+    .find((path) => existsSync(path))
   const path = join(folder, 'tsconfig.all.json')
   writeFileSync(
     path,
@@ -55,9 +47,9 @@ export const types: Judge = {
   targets: ['react', 'vue', 'angular'],
   async judge(folder, projects, target) {
     const [name, program] = CHECKERS[target]!
-    const settings = writeSettings(folder, projects, target)
+    const settings = writeSettings(folder, projects)
     const args = target === 'angular' ? ['-p', settings] : ['--noEmit', '-p', settings]
-    const output = await runTool([join(folderOf(name), program), ...args], folder)
+    const output = await runTool([join(packageFolder(name), program), ...args], folder)
     const faults = readFaults(output)
     if (faults.length === 0 && /error/i.test(output))
       return [{ file: settings, line: 0, message: output.trim() }]

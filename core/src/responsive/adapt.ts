@@ -15,7 +15,13 @@ import {
   shrinkText,
   type WindowClass,
 } from './shrink.js'
-import { flowChildren, isInFlow, paddingAt, type Solver } from '../layout/flow/solver.js'
+import {
+  flowChildren,
+  isInFlow,
+  paddingAt,
+  roomChildren,
+  type Solver,
+} from '../layout/flow/solver.js'
 import { keepDistance, withChildren } from '../layout/flow/tree.js'
 import { NARROWEST_PX } from './window.js'
 
@@ -87,7 +93,7 @@ class Adaptation {
     const { comfort, solver } = this.options
     const { arrangement } = node
     if (arrangement.kind === 'free' || arrangement.kind === 'column') return 0
-    const children = flowChildren(node).filter((child) => !child.folds)
+    const children = roomChildren(node)
     // Beside small things a text may be narrow: an entry of a list stays on its line.
     const flexible = children.filter((child) => child.sizing.width === 'stretch')
     const isEntry =

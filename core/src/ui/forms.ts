@@ -24,13 +24,13 @@ export type FormOptions = {
 
 const LONGEST_NAME = 40
 
-const controlsIn = (node: UiNode): UiControl[] =>
+export const controlsIn = (node: UiNode): UiControl[] =>
   node.type === 'control' ? [node] : 'children' in node ? node.children.flatMap(controlsIn) : []
 
 /** `What did you find? *` → `What did you find?` */
 const withoutMark = (label: string): string => label.replace(/\s*[*＊]\s*$/u, '').trim()
 
-const sendersIn = (node: UiNode): UiNode[] => {
+export const sendersIn = (node: UiNode): UiNode[] => {
   const own = 'submits' in node && node.submits ? [node] : []
   return 'children' in node ? [...own, ...node.children.flatMap(sendersIn)] : own
 }

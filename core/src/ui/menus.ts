@@ -1,6 +1,6 @@
 import { mapChildren, type UiNode } from './nodes.js'
 
-const isPressed = (node: UiNode): boolean =>
+export const isPressed = (node: UiNode): boolean =>
   ('link' in node && node.link !== undefined) ||
   (node.type === 'text' && node.isButton === true) ||
   (node.type === 'box' && node.role === 'button')

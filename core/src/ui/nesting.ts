@@ -1,3 +1,5 @@
+import { controlsIn, sendersIn } from './forms.js'
+import { isPressed } from './menus.js'
 import { mapChildren, type UiBox, type UiNode } from './nodes.js'
 
 // A page has one tree for all widths: what is right at each width may stand in something else at another. Parsers of HTML mend
@@ -68,15 +70,14 @@ const withoutLabel = (node: UiNode): UiNode => {
   return bare as UiNode
 }
 
-const isPressed = (node: UiNode): boolean =>
-  node.type === 'control' ||
-  node.type === 'menu-button' ||
-  ('link' in node && node.link !== undefined) ||
-  (node.type === 'text' && node.isButton === true) ||
-  (node.type === 'box' && node.role === 'button')
+/** Whether a node takes what a person does: a click, or what is typed. */
+const isInteractive = (node: UiNode): boolean =>
+  node.type === 'control' || node.type === 'menu-button' || isPressed(node)
 
-const holdsPressed = (box: UiBox): boolean =>
-  box.children.some((child) => isPressed(child) || (child.type === 'box' && holdsPressed(child)))
+const holdsInteractive = (box: UiBox): boolean =>
+  box.children.some(
+    (child) => isInteractive(child) || (child.type === 'box' && holdsInteractive(child)),
+  )
 
 /** What holds a link, a button or a field is none itself: the one inside is pressed. */
 const withoutPress = (box: UiBox): UiBox => {
@@ -84,26 +85,13 @@ const withoutPress = (box: UiBox): UiBox => {
   return box.role === 'button' ? withoutRole(rest) : rest
 }
 
-const countControls = (box: UiBox): number =>
-  box.children.reduce(
-    (sum, child) =>
-      sum + (child.type === 'control' ? 1 : child.type === 'box' ? countControls(child) : 0),
-    0,
-  )
-
 /** A label around its control needs not name it, and around several it is none. */
 const settleLabel = (box: UiBox): UiBox => {
-  const controls = countControls(box)
+  const controls = controlsIn(box).length
   if (box.role !== 'label' || controls === 0) return box
   const { labelFor: _labelFor, ...rest } = box
   return controls > 1 ? withoutRole(rest) : rest
 }
-
-const sends = (box: UiBox): boolean =>
-  box.submits === true ||
-  box.children.some((child) =>
-    child.type === 'box' ? sends(child) : child.type === 'text' && child.submits === true,
-  )
 
 const settle = (given: UiNode, around: Around): UiNode => {
   const { parent, isInForm, isInTable, isInPressed } = around
@@ -114,10 +102,10 @@ const settle = (given: UiNode, around: Around): UiNode => {
       ((node.item === 'listitem' || node.item === 'spacer') && parent !== 'list'))
   const bare = isLost ? withoutItem(node) : node
   if (bare.type !== 'box') return bare
-  const own = settleLabel(isPressed(bare) && holdsPressed(bare) ? withoutPress(bare) : bare)
+  const own = settleLabel(isPressed(bare) && holdsInteractive(bare) ? withoutPress(bare) : bare)
   const isForm = own.role === 'form' || own.role === 'search'
   // Nobody can send a form without a button.
-  const isNoForm = isForm && (isInForm || (own.role === 'form' && !sends(own)))
+  const isNoForm = isForm && (isInForm || (own.role === 'form' && sendersIn(own).length === 0))
   const plain = isNoForm ? withoutRole(own) : own
   const box = plain.role === 'table' && !isWholeTable(plain) ? withoutTable(plain) : plain
   const inside: Around = {

@@ -22,34 +22,23 @@ const emptyHandler: Rule = (node) => {
   return isEmpty ? `${name} does nothing` : undefined
 }
 
+const codeOf = (nodes: readonly Syntax[]): string => nodes.map(textOf).join('')
+
+/** Where a condition ends, and where what holds otherwise begins, by the kind of node. */
+const BRANCHES: Readonly<Record<string, readonly [string, string]>> = {
+  conditional_expression: ['?', ':'],
+  if_element: [')', 'else'],
+}
+
 /** `wide ? a : a`, and the same of elements of a list. */
 const equalBranches: Rule = (node) => {
+  const signs = BRANCHES[node.kind]
+  if (!signs) return undefined
   const children = childrenOf(node)
-  if (node.kind === 'conditional_expression') {
-    const [ask, colon] = ['?', ':'].map((sign) => children.findIndex(({ kind }) => kind === sign))
-    if (ask! < 0 || colon! < 0) return undefined
-    const then = children
-      .slice(ask! + 1, colon)
-      .map(textOf)
-      .join('')
-    const otherwise = children
-      .slice(colon! + 1)
-      .map(textOf)
-      .join('')
-    return then === otherwise ? `Both branches are ${then.slice(0, 40)}` : undefined
-  }
-  if (node.kind !== 'if_element') return undefined
-  const end = children.findIndex(({ kind }) => kind === ')')
-  const other = children.findIndex(({ kind }) => kind === 'else')
-  if (end < 0 || other < 0) return undefined
-  const then = children
-    .slice(end + 1, other)
-    .map(textOf)
-    .join('')
-  const otherwise = children
-    .slice(other + 1)
-    .map(textOf)
-    .join('')
+  const [first, second] = signs.map((sign) => children.findIndex(({ kind }) => kind === sign))
+  if (first! < 0 || second! < 0) return undefined
+  const then = codeOf(children.slice(first! + 1, second))
+  const otherwise = codeOf(children.slice(second! + 1))
   return then === otherwise ? `Both branches are ${then.slice(0, 40)}` : undefined
 }
 

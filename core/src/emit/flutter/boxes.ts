@@ -87,7 +87,7 @@ export const boxed = (
   else own = call('Padding', { padding: padding ?? margin, child })
   const radius = dartOf(said.get('radius'), context, 'BorderRadius.zero')
   if (isClipped && !decoration && own) own = call('ClipRRect', { borderRadius: radius, child: own })
-  // What is in it may share out the height all the same.
+  // Its children may still share its height: it gets the height of its content.
   return isEndless && own ? call('IntrinsicHeight', { child: own }) : own
 }
 

@@ -16,9 +16,19 @@ export type ValueContext = {
 /** The name of what says whether the window is at least so wide. */
 export const fromName = (px: number): string => `from${String(Math.round(px))}`
 
-/** A value of a slot as Dart; `nothing` is what stands for none. */
 const isSameDart = (a: Dart, b: Dart): boolean => JSON.stringify(a) === JSON.stringify(b)
 
+type Steps = Extract<SlotValue, { kind: 'stepped' }>['steps']
+type Windows = Pick<ValueContext, 'atLeast' | 'below'>
+
+/** The steps that windows of some widths come to. */
+const stepsWithin = (steps: Steps, { atLeast = 0, below = Infinity }: Windows): Steps =>
+  steps.filter(({ fromPx }, i, all) => {
+    const next = all[i + 1]
+    return fromPx < below && (!next || next.fromPx > atLeast)
+  })
+
+/** A value of a slot as Dart; `nothing` is what stands for none. */
 export const dartOf = (
   value: SlotValue | undefined,
   context: ValueContext,
@@ -30,11 +40,7 @@ export const dartOf = (
     case 'same':
       return write(value.code)
     case 'stepped': {
-      const { atLeast = 0, below = Infinity } = context
-      const [first, ...others] = value.steps.filter(({ fromPx }, i, all) => {
-        const next = all[i + 1]
-        return fromPx < below && (!next || next.fromPx > atLeast)
-      })
+      const [first, ...others] = stepsWithin(value.steps, context)
       if (!first || (others.length === 0 && first.code === undefined)) return undefined
       const dartIn = (code: string | undefined): Dart =>
         code === undefined ? raw(nothing) : write(code)
@@ -42,7 +48,7 @@ export const dartOf = (
       let whole = last
       for (const { fromPx, code } of others) {
         const then = dartIn(code)
-        // What is so anyway where nothing is said needs no condition.
+        // A step that changes nothing needs no condition.
         if (isSameDart(then, last)) continue
         context.widths.add(fromPx)
         whole = { kind: 'choice', condition: fromName(fromPx), then, otherwise: whole }
@@ -101,17 +107,14 @@ export const isAtTimes = (value: SlotValue): boolean => {
   }
 }
 
-/** What is said of something in windows of some widths alone. */
+/** The slots of a node as they are in windows of some widths: what does not change there has no steps. */
 export const saidWithin = (
   said: ReadonlyMap<string, SlotValue>,
-  { atLeast = 0, below = Infinity }: Pick<ValueContext, 'atLeast' | 'below'>,
+  windows: Windows,
 ): ReadonlyMap<string, SlotValue> => {
   const narrowed = [...said].flatMap(([slot, value]): [string, SlotValue][] => {
     if (value.kind !== 'stepped') return [[slot, value]]
-    const steps = value.steps.filter(({ fromPx }, i, all) => {
-      const next = all[i + 1]
-      return fromPx < below && (!next || next.fromPx > atLeast)
-    })
+    const steps = stepsWithin(value.steps, windows)
     const codes = new Set(steps.map(({ code }) => code))
     if (codes.size > 1) return [[slot, { ...value, steps }]]
     const [code] = codes

@@ -28,31 +28,28 @@ export const printThings = ({ fields, rows }: DataList): Doc =>
     ']',
   )
 
-/** `const tides: Tide[] = `; where a type adds something to another, that has a line of its own if need be. */
-const printHead = (name: string, type: string): Doc => {
-  const flat = `const ${name}: ${type}[] = `
-  const [, before, more, after] = /^(.* & \{) (.*;?) (\}\)?)$/.exec(type) ?? []
-  if (before === undefined || more === undefined) return flat
+/** `const tides: Tide[] = `; what is `added` to the type has a line of its own if need be. */
+const printHead = ({ name, type }: DataList, added: string | undefined): Doc => {
+  if (added === undefined) return `const ${name}: ${type}[] = `
+  const head = `const ${name}: (${type} & {`
   return either(
-    flat,
-    concat([
-      `const ${name}: ${before}`,
-      indent(concat([hardline, `${more};`])),
-      hardline,
-      `${after ?? ''}[] = `,
-    ]),
+    `${head} ${added} })[] = `,
+    concat([head, indent(concat([hardline, `${added};`])), hardline, '})[] = ']),
   )
 }
 
-/** The type of the things in a list, and the list with what the design says as its content. */
-export const listBlocks = (list: DataList, typeInList: string = list.type): readonly Doc[] => {
-  const { name, type, uses, fields } = list
+/**
+ * The type of the things in a list, and the list with what the design says as its content. `added`: a member that each has
+ * beside those of the type, `class?: string`.
+ */
+export const listBlocks = (list: DataList, added?: string): readonly Doc[] => {
+  const { type, uses, fields } = list
   const members = fields.map(
     (field) => `${field.name}${field.isOptional ? '?' : ''}: ${typeOf(field)};`,
   )
   return [
     ...(uses === undefined ? [printBlock(`type ${type} = {`, members, '};')] : []),
-    concat([printHead(name, typeInList), printThings(list), ';']),
+    concat([printHead(list, added), printThings(list), ';']),
   ]
 }
 

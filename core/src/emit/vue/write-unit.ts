@@ -71,8 +71,8 @@ const isOfClasses = ({ fields }: DataList): boolean =>
   fields.some(({ name, kind }) => name === 'class' && kind === 'code')
 
 /** What a thing in a list is given may include where it stands, which is no prop. */
-const typeInList = ({ type, fields }: DataList): string =>
-  fields.some(({ name }) => name === 'class') ? `(${type} & { class?: string })` : type
+const addedIn = ({ fields }: DataList): string | undefined =>
+  fields.some(({ name }) => name === 'class') ? 'class?: string' : undefined
 
 const together = (lines: readonly Doc[]): readonly Doc[] =>
   lines.length === 0 ? [] : [join(hardline, lines)]
@@ -112,7 +112,7 @@ export const writeUnit = (built: BuiltUnit, options: ComponentOptions): EmittedF
   const blocks = [
     ...together(imports),
     ...(namesClasses ? [STYLE] : []),
-    ...lists.flatMap((list) => listBlocks(list, typeInList(list))),
+    ...lists.flatMap((list) => listBlocks(list, addedIn(list))),
     ...page,
     ...together([
       ...(own.navigates ? ['const router = useRouter();'] : []),

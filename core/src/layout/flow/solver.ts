@@ -40,7 +40,7 @@ export const flowChildren = (node: LayoutNode): readonly LayoutNode[] =>
   node.children.every(isInFlow) ? node.children : node.children.filter(isInFlow)
 
 /** The children that take room: what is folded away lies over the page when it is shown. */
-const roomChildren = (node: LayoutNode): readonly LayoutNode[] => {
+export const roomChildren = (node: LayoutNode): readonly LayoutNode[] => {
   const flow = flowChildren(node)
   return flow.some((child) => child.folds) ? flow.filter((child) => !child.folds) : flow
 }

@@ -1,4 +1,5 @@
 import type { Box } from '../../design/geometry.js'
+import { overlapOn } from '../../layout/axis.js'
 import type { LayoutNode } from '../../layout/index.js'
 import { shownOf, type Solver } from '../../layout/flow/solver.js'
 
@@ -55,14 +56,9 @@ export const isPaint = ({ node }: Seen): boolean =>
 export const hasGround = ({ node: { layer } }: Seen): boolean =>
   ('fills' in layer && layer.fills.length > 0) || ('strokes' in layer && layer.strokes.length > 0)
 
-const overlap = (from: number, to: number, start: number, end: number): number =>
-  Math.min(to, end) - Math.max(from, start)
-
 /** By how much two boxes stand side by side, or one over the other, in px; negative where they do not. */
-export const shareLine = (a: Box, b: Box): number =>
-  overlap(a.y, a.y + a.height, b.y, b.y + b.height)
-export const shareColumn = (a: Box, b: Box): number =>
-  overlap(a.x, a.x + a.width, b.x, b.x + b.width)
+export const shareLine = (a: Box, b: Box): number => overlapOn(a, b, 'y')
+export const shareColumn = (a: Box, b: Box): number => overlapOn(a, b, 'x')
 
 /** Whether all of these stood in one line as drawn. */
 export const wereInLine = (things: readonly Seen[]): boolean =>

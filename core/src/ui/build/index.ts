@@ -34,16 +34,14 @@ export const buildNode = (
 ): UiNode => {
   const known = context.built.get(node)
   if (known && isSamePlace(known.around, around)) return known.result
-  if (node.menu?.is === 'button' && context.roles.size > 0) {
-    // Whatever is drawn on the sign of a menu, it is pressed as a whole.
-    return buildNode({ ...context, roles: new Map(), built: new Map() }, node, around)
-  }
-  const plain = withStates(context, node, around, buildPlain(context, node, around))
-  const pressed = asPressed(context, node, around, plain)
-  const built =
-    node.menu?.is === 'button' ? asMenuButton(pressed, context.menuId(node.menu.key)) : pressed
+  const menu = node.menu?.is === 'button' ? node.menu.key : undefined
+  // Whatever is drawn on the sign of a menu, it is pressed as a whole.
+  const own = menu === undefined ? context : { ...context, roles: new Map(), built: new Map() }
+  const plain = withStates(own, node, around, buildPlain(own, node, around))
+  const pressed = asPressed(own, node, around, plain)
+  const built = menu === undefined ? pressed : asMenuButton(pressed, context.menuId(menu))
   const result: UiNode = {
-    ...withBehaviour(context, node, built),
+    ...withBehaviour(own, node, built),
     ...(node.order ? { order: node.order } : {}),
     ...(node.isHidden ? { isHidden: true } : {}),
   }

@@ -67,7 +67,7 @@ const anchorSlots = (axis: 'x' | 'y', anchor: Anchor): Slot[] => {
   }
 }
 
-/** What stands in the flow stands where it is, also where it is held by its middle at another width. */
+/** A box in the flow is not shifted; said for boxes that are held by their middle at another width. */
 const UNSHIFTED: readonly Slot[] = [
   { slot: 'translate-x', token: 'translate-x-0' },
   { slot: 'translate-y', token: 'translate-y-0' },

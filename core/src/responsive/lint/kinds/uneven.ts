@@ -1,11 +1,10 @@
+import { spread } from '../../../math/statistics.js'
 import { areAlike } from '../../../meaning/structure/alike.js'
 import type { LintKind } from '../kind.js'
 import { inLines, wereInLine } from '../laid-out.js'
 
 const SAME_PX = 2
 const APART_PX = 12
-
-const spread = (values: readonly number[]): number => Math.max(...values) - Math.min(...values)
 
 export const uneven: LintKind = {
   title: 'Alike, and unlike here',

@@ -1,9 +1,7 @@
-import { layerOfNode, type Break } from '@unimorph/core'
-import { useDesk } from '../model/desk-store'
-import { useStage } from '../model/stage-store'
+import type { Break } from '@unimorph/core'
 import { useWidths } from '../model/widths-store'
+import { FaultRow } from './FaultRow'
 import { Section } from './Section'
-import { SeverityMark } from './SeverityMark'
 
 const WORDS = {
   overflow: 'reaches out of the window',
@@ -16,8 +14,6 @@ const rangeOf = ({ fromPx, toPx }: Break): string =>
 
 /** Where something breaks between 320 and 2560 px, each leading to the layer at fault. */
 export const BreakList = () => {
-  const select = useDesk((s) => s.select)
-  const set = useStage((s) => s.set)
   const breaks = useWidths((s) => s.faults?.breaks)
   return (
     <Section
@@ -34,21 +30,9 @@ export const BreakList = () => {
       ) : (
         <ul>
           {breaks.map((found, i) => (
-            <li key={i}>
-              <button
-                type="button"
-                onClick={() => {
-                  select([layerOfNode(found.layer)])
-                  set({ width: found.fromPx })
-                }}
-                className="flex w-full items-baseline gap-1 px-3 py-1 text-left text-xs hover:bg-tint"
-              >
-                <SeverityMark severity="problem" />
-                <span>
-                  {rangeOf(found)}, {found.name} {WORDS[found.kind]} by {found.px} px.
-                </span>
-              </button>
-            </li>
+            <FaultRow key={i} severity="problem" layer={found.layer} fromPx={found.fromPx}>
+              {rangeOf(found)}, {found.name} {WORDS[found.kind]} by {found.px} px.
+            </FaultRow>
           ))}
         </ul>
       )}

@@ -1,14 +1,9 @@
-import { layerOfNode } from '@unimorph/core'
-import { useDesk } from '../model/desk-store'
-import { useStage } from '../model/stage-store'
 import { useWidths } from '../model/widths-store'
+import { FaultRow } from './FaultRow'
 import { Section } from './Section'
-import { SeverityMark } from './SeverityMark'
 
 /** What a designer would mark at widths that were not drawn, each leading to the layer and the width. */
 export const MarkList = () => {
-  const select = useDesk((s) => s.select)
-  const set = useStage((s) => s.set)
   const marks = useWidths((s) => s.faults?.marks)
   return (
     <Section
@@ -25,22 +20,15 @@ export const MarkList = () => {
       ) : (
         <ul>
           {marks.map((mark) => (
-            <li key={`${mark.kind} ${mark.layer}`}>
-              <button
-                type="button"
-                title={mark.why}
-                onClick={() => {
-                  select([layerOfNode(mark.layer)])
-                  set({ width: mark.atPx[0]! })
-                }}
-                className="flex w-full items-baseline gap-1 px-3 py-1 text-left text-xs hover:bg-tint"
-              >
-                <SeverityMark severity="doubt" />
-                <span>
-                  {mark.title}: {mark.name}, at {mark.atPx.join(', ')} px.
-                </span>
-              </button>
-            </li>
+            <FaultRow
+              key={`${mark.kind} ${mark.layer}`}
+              severity="doubt"
+              layer={mark.layer}
+              fromPx={mark.atPx[0]!}
+              hint={mark.why}
+            >
+              {mark.title}: {mark.name}, at {mark.atPx.join(', ')} px.
+            </FaultRow>
           ))}
         </ul>
       )}
