@@ -15,7 +15,7 @@ import {
 import { type CrossAlign, type LayoutNode, type Limits } from './node.js'
 import { isPainted } from './layer-kinds.js'
 import { findSpacing } from './spacing.js'
-import { isTight, limitText } from './text-width.js'
+import { holdLine, limitText } from './text-width.js'
 
 /** Edges and middles this close are meant to be the same. */
 const SAME_PX = 1
@@ -165,7 +165,7 @@ const childNode = (
   above: number,
   room: number,
 ): LayoutNode => {
-  const { node, natural, range } = draft
+  const { node, natural } = draft
   const text = node.layer.type === 'text'
   const { hold } = across
   const margin: Sides = { ...NO_SIDES, top: above, left: across.left, right: across.right }
@@ -190,7 +190,7 @@ const childNode = (
       height: natural.height === undefined || isShape(node) ? 'fixed' : 'fit',
     },
     ...textAlign,
-    ...(text && !range && isTight(node.box.width, room) ? { keepsLines: true } : {}),
+    ...(text ? holdLine(draft, room) : {}),
     ...(needsSelf ? { self: held } : {}),
     ...(isPicture(node) && isStretched
       ? { ratio: node.box.width / node.box.height, sizing: { width: 'stretch', height: 'fit' } }

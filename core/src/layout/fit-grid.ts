@@ -15,7 +15,7 @@ import {
 } from './draft.js'
 import { type LayoutNode } from './node.js'
 import { EVEN_PX, isEven } from './spacing.js'
-import { isTight, limitText } from './text-width.js'
+import { holdLine, limitText } from './text-width.js'
 
 /** Rows of cells, and what stands between them. */
 export type GridReading = {
@@ -150,9 +150,7 @@ export const fitEven = (
         height: isShape(node) || natural.height === undefined ? 'fixed' : 'fit',
       },
       ...(isText(draft) && !draft.range && hold ? { textAlign: hold } : {}),
-      ...(isText(draft) && !draft.range && isTight(node.box.width, cells[i]!.width)
-        ? { keepsLines: true }
-        : {}),
+      ...(isText(draft) ? holdLine(draft, cells[i]!.width) : {}),
     }
   })
   const { arrangement } = fitted.node

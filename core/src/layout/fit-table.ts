@@ -12,7 +12,7 @@ import {
 } from './draft.js'
 import { type LayoutNode } from './node.js'
 import { isEven } from './spacing.js'
-import { isTight, limitText } from './text-width.js'
+import { holdLine, limitText } from './text-width.js'
 
 /** How the cells of one column stand in it. */
 type TableColumn = {
@@ -95,7 +95,7 @@ export const fitTableRow = (drafts: readonly Draft[], table: TableColumns, shell
         height: isShape(node) || natural.height === undefined ? 'fixed' : 'fit',
       },
       ...(stands && hold !== 'start' ? { textAlign: hold } : {}),
-      ...(stands && !draft.range && isTight(node.box.width, room) ? { keepsLines: true } : {}),
+      ...(stands ? holdLine(draft, room) : {}),
     }
   })
   return {

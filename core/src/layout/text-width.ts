@@ -2,7 +2,8 @@ import { roundPx } from '../design/geometry.js'
 import type { TextLayer } from '../design/layer.js'
 import type { TextMeasure } from '../text/measure.js'
 import { styleOfRun, textOf } from '../text/wrap.js'
-import type { Limits } from './node.js'
+import type { Draft } from './draft.js'
+import type { LayoutNode, Limits } from './node.js'
 
 /** Widths in px, from `least` up to but without `most`, at which a text breaks into the lines drawn. */
 export type WidthRange = { readonly least: number; readonly most: number }
@@ -93,5 +94,6 @@ export const limitText = (range: WidthRange, room: number): Limits =>
 /** A line of text with less room to spare than this may break by the rounding of another font engine. */
 const SPARE_PX = 4
 
-/** Whether a line of text fills its room so nearly that it must be kept from breaking. */
-export const isTight = (width: number, room: number): boolean => room - width < SPARE_PX
+/** Keeps a text of one line from breaking where it fills its room so nearly that it might, in a font measured inexactly. */
+export const holdLine = ({ node, range, doubt = 0 }: Draft, room: number): Partial<LayoutNode> =>
+  !range && room - node.box.width < SPARE_PX + doubt ? { keepsLines: true } : {}

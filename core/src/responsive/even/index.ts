@@ -6,6 +6,7 @@ import type { Placed, Solver } from '../../layout/flow/solver.js'
 import { isStated, lockstep, Signs, toCell, toNode, type Cell } from './cells.js'
 import { across, bottomOf, distancesOf, meant, NEAR_PX, withDistances } from './distances.js'
 import { givesWay, heldLike, holdKey } from './holds.js'
+import { snapDistances } from './snap.js'
 import { furthest, MOVED_PX, moveBoxes, putBack } from './moves.js'
 
 /** Fonts are measured to so many px for a line. */
@@ -14,6 +15,18 @@ const SPARE_PX = 4
 const MOST_MODELS = 3
 /** So many widths for texts are tried, in steps of 4 px. */
 const MOST_WIDTHS = 12
+
+/** Puts things back to how they were, with all that is in them. */
+const restore = (cell: Cell, nodes: ReadonlyMap<Cell, LayoutNode>): void => {
+  cell.node = nodes.get(cell)!
+  for (const child of cell.children) restore(child, nodes)
+}
+
+const nodesIn = (cell: Cell, found = new Map<Cell, LayoutNode>()): Map<Cell, LayoutNode> => {
+  found.set(cell, cell.node)
+  for (const child of cell.children) nodesIn(child, found)
+  return found
+}
 
 /** Evens out one page. Lives for it. */
 class Evening {
@@ -25,11 +38,19 @@ class Evening {
     private readonly signs: Signs,
   ) {}
 
+  private drawnPlaces(cell: Cell): readonly Placed[] {
+    let places = this.places.get(cell)
+    if (!places) {
+      places = this.solver.place(cell.drawn, cell.drawn.box.width)
+      this.places.set(cell, places)
+    }
+    return places
+  }
+
   /** Whether what is in a thing, and the thing itself, still stands where it was drawn. */
   private holds(cell: Cell): boolean {
     const { width } = cell.drawn.box
-    let before = this.places.get(cell)
-    if (!before) this.places.set(cell, (before = this.solver.place(cell.drawn, width)))
+    const before = this.drawnPlaces(cell)
     const after = this.solver.place(toNode(cell), width)
     const [outer, inner] = [before[0]!.box, after[0]!.box]
     const isOneSize =
@@ -168,6 +189,28 @@ class Evening {
     })
   }
 
+  /** Distances come to lie on the scale, from the inside out; what would move too much on the whole is taken back. */
+  snap(cell: Cell, evened: ReadonlyMap<Cell, LayoutNode> = nodesIn(cell)): void {
+    if (cell.children.length === 0) return
+    for (const child of cell.children) this.snap(child, evened)
+    const { arrangement } = cell.node
+    const drawn = this.drawnPlaces(cell)
+    const now = this.solver.place(toNode(cell), cell.drawn.box.width)
+    const side = arrangement.kind === 'row' ? 'width' : 'height'
+    const grown = new Map(drawn.map(({ node, box }, i) => [node, now[i]!.box[side] - box[side]]))
+    const grownBy = (child: Cell): number => grown.get(child.drawn) ?? 0
+    const changes = snapDistances(cell, grownBy)
+    if (this.attempt(changes, [cell])) {
+      if (changes.length > 0 || this.holds(cell)) return
+    } else for (const change of changes) this.attempt([change], [cell])
+    // What has changed in size moves all that comes after it.
+    const mostGrown = [...cell.children].sort((a, b) => Math.abs(grownBy(b)) - Math.abs(grownBy(a)))
+    for (const child of mostGrown) {
+      if (this.holds(cell)) return
+      restore(child, evened)
+    }
+  }
+
   /** What stands under one another in a container, built alike, begins and ends alike. */
   siblings(parent: Cell): void {
     parent.children.forEach((child) => this.siblings(child))
@@ -250,6 +293,7 @@ export const evenOut = (root: LayoutNode, solver: Solver, measure: TextMeasure):
   const evening = new Evening(solver, measure, signs)
   evening.siblings(cell)
   for (const cells of findAlike(cell, signs)) evening.alike(cells)
+  evening.snap(cell)
   if (toNode(cell) === root) return root
   const before = solver.place(root, root.box.width)
   for (let round = 0; round < MOST_ROUNDS; round++) {
