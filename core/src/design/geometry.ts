@@ -77,15 +77,17 @@ export const growBox = (box: Box, by: number): Box => ({
   height: box.height + 2 * by,
 })
 
+/** The corners of a box in whole px; round ends stay round. */
+export const wholeCorners = (corners: Corners, box: Box): Corners => {
+  const half = Math.min(box.width, box.height) / 2
+  return mapCorners(corners, (radius) =>
+    radius >= half - 0.01 ? Math.ceil(radius) : Math.round(radius),
+  )
+}
+
 /** The corners of a box grown by `by` px, round about the same middle; sharp ones stay sharp. */
 export const growCorners = (corners: Corners, by: number): Corners => {
-  const grow = (radius: number): number => (radius > 0 ? radius + by : 0)
-  return {
-    topLeft: grow(corners.topLeft),
-    topRight: grow(corners.topRight),
-    bottomRight: grow(corners.bottomRight),
-    bottomLeft: grow(corners.bottomLeft),
-  }
+  return mapCorners(corners, (radius) => (radius > 0 ? radius + by : 0))
 }
 
 /** Rounds to a hundredth of a px: finer differences cannot be seen and make noisy output. */

@@ -71,7 +71,11 @@ const findAlign = (
   const found = drafts.map((draft) => alignmentsOf(draft, extent, baseline))
   // Where no child reaches from top to bottom, the one that ends lowest makes the row as high as it is: the end holds nothing.
   const isHigh = found.some((set) => set.has('start') && set.has('end'))
-  const each = isHigh ? found : found.map(withoutEnd)
+  // What takes most of the height hangs from the top, however far below it it begins.
+  const hangs = ({ node }: Draft): boolean => 2 * node.box.height > extent.bottom - extent.top
+  const each = found.map((set, i) =>
+    isHigh && (set.has('start') || !hangs(drafts[i]!)) ? set : withoutEnd(set),
+  )
   const count = (align: CrossAlign): number => each.filter((set) => set.has(align)).length
   const filled = drafts.filter((d, i) => each[i]!.has('stretch') && !isShape(d.node)).length
   if (filled > 1 && count('stretch') === drafts.length) return { align: 'stretch', each }

@@ -31,6 +31,7 @@ import { joinLines, joinLooseVectors } from './join-pieces.js'
 import { mergeShapes, nestPieces, type Nest } from './nest.js'
 import { borderFromLines, tokensOfLines } from './edge-lines.js'
 import { findKin, isMissing, withoutMissing } from './kin.js'
+import { wholeIcons } from './whole-icons.js'
 import { adoptLeading } from './leading/index.js'
 import { type LayoutNode } from './node.js'
 import { overlayNode } from './overlay.js'
@@ -100,7 +101,7 @@ export class Inference {
     const { pieces, bundles } = collectPieces(layer, this.graphics, assets, units)
     const inside = new Inference(this.options, this.graphics)
     inside.addBundles(bundles)
-    const nests = findKin(nestPieces(joinLooseVectors(joinLines(findRuledTables(pieces)))))
+    const nests = findKin(wholeIcons(nestPieces(joinLooseVectors(joinLines(findRuledTables(pieces))))))
     const own = { ...box, x: 0, y: 0 }
     // A frame that only holds things is as large as they are; room between them is a gap.
     const fills = isRoot || isPainted(layer) || units?.get(layer.key)?.fills === true

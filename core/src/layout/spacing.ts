@@ -24,7 +24,7 @@ const isJitter = (gaps: readonly number[]): boolean => spread(gaps) <= 2 * JITTE
 const commonGap = (gaps: readonly number[]): number => {
   const sorted = gaps.filter((gap) => gap >= 0).sort((a, b) => a - b)
   if (sorted.length === 0) return 0
-  if (isJitter(gaps)) return snap(mean(gaps))
+  if (isJitter(gaps)) return Math.max(0, snap(mean(gaps)))
   let best: readonly number[] = []
   for (let from = 0; from < sorted.length; from++) {
     let to = from

@@ -20,9 +20,17 @@ export type Line = {
   readonly box: Box
   /** Where its letters stand on the page. */
   readonly baseline: number
-  above?: Edge & { readonly holds: boolean }
-  below?: Edge & { readonly holds: boolean }
+  above?: Neighbour
+  below?: Neighbour
 }
+
+/** The nearest edge on one side of a line; `holds`: of something behind the line, which holds it. */
+export type Neighbour = Edge & { readonly holds: boolean }
+
+/** The edge that a line below, or in it, stands under. */
+export const topOf = ({ box, holds }: Neighbour): number => (holds ? box.y : endOn(box, 'y'))
+/** The edge that a line above, or in it, stands over. */
+export const bottomOf = ({ box, holds }: Neighbour): number => (holds ? endOn(box, 'y') : box.y)
 
 const isOneLine = ({ style, lines, runs }: TextLayer): boolean =>
   style.lineHeight === undefined &&

@@ -6,15 +6,23 @@ import type { Placed, Solver } from '../../layout/flow/solver.js'
 import { isStated, lockstep, Signs, toCell, toNode, type Cell } from './cells.js'
 import { across, bottomOf, distancesOf, meant, NEAR_PX, withDistances } from './distances.js'
 import { givesWay, heldLike, holdKey } from './holds.js'
-import { snapDistances } from './snap.js'
-import { furthest, MOVED_PX, moveBoxes, putBack } from './moves.js'
+import { snapDistances, wholeLimits, type Change } from './snap.js'
+import { moveOf, MOVED_PX, moveBoxes, putBack } from './moves.js'
 
 /** Fonts are measured to so many px for a line. */
 const SPARE_PX = 4
 /** So many ways to stand are tried on things that are alike. */
 const MOST_MODELS = 3
+/** Up to so many changes are tried one by one. */
+const MOST_SINGLE = 40
 /** So many widths for texts are tried, in steps of 4 px. */
 const MOST_WIDTHS = 12
+
+/** What does not hold: it stands elsewhere, or it breaks into other lines. */
+type Fault = { readonly node: LayoutNode; readonly isMoved: boolean }
+
+const holdsNode = ({ drawn, children }: Cell, node: LayoutNode): boolean =>
+  drawn === node || children.some((child) => holdsNode(child, node))
 
 /** Puts things back to how they were, with all that is in them. */
 const restore = (cell: Cell, nodes: ReadonlyMap<Cell, LayoutNode>): void => {
@@ -47,20 +55,26 @@ class Evening {
     return places
   }
 
-  /** Whether what is in a thing, and the thing itself, still stands where it was drawn. */
-  private holds(cell: Cell): boolean {
+  /** What in a thing, or whether the thing itself, no longer stands where it was drawn, or breaks elsewhere. */
+  private faultIn(cell: Cell): Fault | undefined {
     const { width } = cell.drawn.box
     const before = this.drawnPlaces(cell)
     const after = this.solver.place(toNode(cell), width)
     const [outer, inner] = [before[0]!.box, after[0]!.box]
-    const isOneSize =
-      Math.abs(outer.height - inner.height) <= MOVED_PX &&
-      Math.abs(outer.width - inner.width) <= MOVED_PX
-    return (
-      isOneSize &&
-      furthest(before, after, this.solver) <= MOVED_PX &&
-      before.every((one, i) => this.isSteady(one, after[i]!))
+    const resized = Math.max(
+      Math.abs(outer.height - inner.height),
+      Math.abs(outer.width - inner.width),
     )
+    if (resized > MOVED_PX) return { node: cell.drawn, isMoved: true }
+    for (const [i, one] of before.entries()) {
+      if (!this.isSteady(one, after[i]!)) return { node: one.node, isMoved: false }
+      if (moveOf(one, after[i]!, this.solver) > MOVED_PX) return { node: one.node, isMoved: true }
+    }
+    return undefined
+  }
+
+  private holds(cell: Cell): boolean {
+    return this.faultIn(cell) === undefined
   }
 
   /** Whether a text that gets other room than before would keep its lines with a little less, and a little more, of it. */
@@ -94,6 +108,12 @@ class Evening {
     if (checked.every((cell) => this.holds(cell))) return true
     changes.forEach(([cell], i) => (cell.node = before[i]!))
     return false
+  }
+
+  /** Changes some nodes in a thing, all together or each that may be. */
+  private attemptMost(changes: readonly Change[], checked: Cell): void {
+    if (this.attempt(changes, [checked]) || changes.length > MOST_SINGLE) return
+    for (const change of changes) this.attempt([change], [checked])
   }
 
   /** Things at one place of things that are alike stand there as most of them do; `holders`: what each is in. */
@@ -191,23 +211,47 @@ class Evening {
 
   /** Distances come to lie on the scale, from the inside out; what would move too much on the whole is taken back. */
   snap(cell: Cell, evened: ReadonlyMap<Cell, LayoutNode> = nodesIn(cell)): void {
-    if (cell.children.length === 0) return
     for (const child of cell.children) this.snap(child, evened)
-    const { arrangement } = cell.node
-    const drawn = this.drawnPlaces(cell)
-    const now = this.solver.place(toNode(cell), cell.drawn.box.width)
-    const side = arrangement.kind === 'row' ? 'width' : 'height'
-    const grown = new Map(drawn.map(({ node, box }, i) => [node, now[i]!.box[side] - box[side]]))
-    const grownBy = (child: Cell): number => grown.get(child.drawn) ?? 0
+    if (cell.children.length === 0) return
+    const limits = cell.children.flatMap((child) => (child.isStated ? [] : wholeLimits(child)))
+    this.attemptMost(limits, cell)
+    const current = toNode(cell)
+    const grownBy = this.growthIn(cell, current)
     const changes = snapDistances(cell, grownBy)
-    if (this.attempt(changes, [cell])) {
-      if (changes.length > 0 || this.holds(cell)) return
-    } else for (const change of changes) this.attempt([change], [cell])
-    // What has changed in size moves all that comes after it.
-    const mostGrown = [...cell.children].sort((a, b) => Math.abs(grownBy(b)) - Math.abs(grownBy(a)))
-    for (const child of mostGrown) {
-      if (this.holds(cell)) return
-      restore(child, evened)
+    if (changes.length === 0 && current === cell.drawn) return
+    if (this.attempt(changes, [cell]) && (changes.length > 0 || this.holds(cell))) return
+    this.settle(cell, evened, grownBy)
+    this.attemptMost(snapDistances(cell, grownBy), cell)
+  }
+
+  /** By how much things in a thing have grown along its direction, in px. */
+  private growthIn(cell: Cell, current: LayoutNode): (child: Cell) => number {
+    if (current === cell.drawn) return () => 0
+    const side = cell.node.arrangement.kind === 'row' ? 'width' : 'height'
+    const now = this.solver.place(current, cell.drawn.box.width)
+    const grown = new Map(
+      this.drawnPlaces(cell).map(({ node, box }, i) => [node, now[i]!.box[side] - box[side]]),
+    )
+    return ({ drawn }) => grown.get(drawn) ?? 0
+  }
+
+  /** Takes back what moves too much together, thing by thing. */
+  private settle(
+    cell: Cell,
+    evened: ReadonlyMap<Cell, LayoutNode>,
+    grownBy: (child: Cell) => number,
+  ): void {
+    const left = new Set(cell.children)
+    while (left.size > 0) {
+      const fault = this.faultIn(cell)
+      if (!fault) return
+      // What has changed in size moves all that comes after it; what breaks elsewhere got other room where it is.
+      const most = [...left].reduce((a, b) => (Math.abs(grownBy(b)) > Math.abs(grownBy(a)) ? b : a))
+      const culprit = fault.isMoved
+        ? most
+        : ([...left].find((child) => holdsNode(child, fault.node)) ?? most)
+      restore(culprit, evened)
+      left.delete(culprit)
     }
   }
 

@@ -22,7 +22,7 @@ const lettersAt = ({ node, box }: Placed, width: number): number => {
 }
 
 /** How far something that is seen was moved, in px. */
-const moveOf = (before: Placed, after: Placed, solver: Solver): number => {
+export const moveOf = (before: Placed, after: Placed, solver: Solver): number => {
   const [a, b] = [before.box, after.box]
   if (before.node.layer.type === 'text') {
     if (Math.abs(a.height - b.height) > 1) return Infinity
@@ -43,13 +43,6 @@ const moveOf = (before: Placed, after: Placed, solver: Solver): number => {
     Math.abs(a.height - b.height),
   )
 }
-
-/** How far what moved most was moved, in px; of two layouts of one tree. */
-export const furthest = (
-  before: readonly Placed[],
-  after: readonly Placed[],
-  solver: Solver,
-): number => before.reduce((most, one, i) => Math.max(most, moveOf(one, after[i]!, solver)), 0)
 
 const LEAST_MOVE_PX = 0.005
 

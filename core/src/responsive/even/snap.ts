@@ -27,12 +27,34 @@ const SIDES: readonly Side[] = ['top', 'right', 'bottom', 'left']
 /** A gap that is there so many times, between things that have grown by so much altogether, and give back as much. */
 const snapGap = (px: number, times: number, grown: number): number => {
   if (times <= 0) return snap(px)
-  const wanted = px - grown / times
+  const wanted = Math.max(0, px - grown / times)
   const whole = snap(Math.abs(wanted - px) * times <= MOST_SUM_PX ? px : roundPx(wanted))
   return Math.abs(whole - wanted) * times <= MOST_SUM_PX ? whole : roundPx(wanted)
 }
 
-type Change = readonly [cell: Cell, node: LayoutNode]
+/** A column that is narrower keeps its share to the fraction, in px. */
+const LEAST_TRACK_PX = 16
+
+/** The change that makes what a thing is limited to, and the columns it has, whole px; none where they are. */
+export const wholeLimits = (cell: Cell): readonly Change[] => {
+  const { node } = cell
+  const { limits, arrangement } = node
+  const tracks = arrangement.kind === 'grid' ? arrangement.tracks : undefined
+  const isWide = tracks?.every((px) => px >= LEAST_TRACK_PX)
+  if ([...Object.values(limits), ...(isWide ? tracks! : [])].every(Number.isInteger)) return []
+  const changed: LayoutNode = {
+    ...node,
+    limits: Object.fromEntries(
+      Object.entries(limits).map(([side, px]) => [side, Math.round(px)]),
+    ) as LayoutNode['limits'],
+    ...(arrangement.kind === 'grid' && tracks && isWide
+      ? { arrangement: { ...arrangement, tracks: tracks.map(Math.round) } }
+      : {}),
+  }
+  return [[cell, changed]]
+}
+
+export type Change = readonly [cell: Cell, node: LayoutNode]
 
 /**
  * A container and what is in it with distances in whole px, on the scale where they are near it. Along its direction each

@@ -68,12 +68,19 @@ export const buildGraphic = (
   const { layer } = node
   const pad = strokeReach(layer)
   const { border: _drawn, ...style } = buildStyle(context, node, around)
-  const { width, height } = layer.box
+  // Its box may be larger than what is drawn, which stands in the middle of it.
+  const { width, height } = node.box
+  const [left, top] = [(width - layer.box.width) / 2, (height - layer.box.height) / 2]
   const bare = { ...layer, effects: [], opacity: 1, rotationDeg: 0, blend: 'normal' } as Layer
   const text = drawLayer(bare, {
     assets: context.collector.pictures,
     measure: context.measure,
-    view: { x: -pad, y: -pad, width: width + 2 * pad, height: height + 2 * pad },
+    view: {
+      x: roundPx(-left - pad),
+      y: roundPx(-top - pad),
+      width: roundPx(width + 2 * pad),
+      height: roundPx(height + 2 * pad),
+    },
   })
   const asset = context.collector.addDrawing(text, context.nameOf(layer))
   const link = buildLink(context, layer, around)
@@ -85,6 +92,6 @@ export const buildGraphic = (
     fit: 'contain',
     alt: link ? context.nameOf(layer) : '',
     ...(link ? { link } : {}),
-    style: asDrawn(style, layer.box, pad),
+    style: asDrawn(style, node.box, pad),
   }
 }

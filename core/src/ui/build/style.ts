@@ -1,4 +1,10 @@
-import { growCorners, resolveCorners, roundPx } from '../../design/geometry.js'
+import {
+  growCorners,
+  resolveCorners,
+  roundPx,
+  wholeCorners,
+  type Corners,
+} from '../../design/geometry.js'
 import type { Layer } from '../../design/layer.js'
 import type { LayoutNode } from '../../layout/index.js'
 import type { Anchor as PlacedAnchor } from '../../layout/index.js'
@@ -75,6 +81,13 @@ const buildFills = ({ collector }: BuildContext, layer: Layer): UiFill[] =>
     return [{ kind: 'picture', asset: collector.addPicture(paint.asset), fit, tile, focus }]
   })
 
+/** Corners in whole px, which look the same, unless a token says how round they are. */
+const cornersOf = (layer: Layer): Corners => {
+  if (layer.type === 'ellipse') return resolveCorners(9999)
+  const corners = resolveCorners('radius' in layer ? layer.radius : 0)
+  return layer.tokens?.['radius'] === undefined ? wholeCorners(corners, layer.box) : corners
+}
+
 /** The style of a layer, whatever it becomes. */
 export const buildStyle = (
   context: BuildContext,
@@ -101,10 +114,7 @@ export const buildStyle = (
     ...(node.ratio === undefined ? {} : { ratio: node.ratio }),
     fills: buildFills(context, layer),
     ...(border ? { border } : {}),
-    corners:
-      layer.type === 'ellipse'
-        ? resolveCorners(9999)
-        : resolveCorners('radius' in layer ? layer.radius : 0),
+    corners: cornersOf(layer),
     effects: layer.effects,
     opacity: layer.opacity,
     blend: layer.blend,

@@ -69,7 +69,7 @@ describe('arrangement', () => {
     [
       'gap and padding',
       { kind: 'row', gap: 13, padding: { top: 4, right: 8, bottom: 4, left: 8 } },
-      'flex gap-[13px] px-2 py-1 items-start',
+      'flex gap-3.25 px-2 py-1 items-start',
     ],
     [
       'four paddings',
@@ -118,7 +118,7 @@ describe('place out of the flow', () => {
 describe('text', () => {
   test.each([
     [{ size: 14, lineHeight: 20 }, 'text-sm/5'],
-    [{ size: 15, lineHeight: 21 }, 'text-[15px]/[21px]'],
+    [{ size: 15, lineHeight: 21 }, 'text-[15px]/5.25'],
     [{ size: 16, weight: 650 }, 'text-base/[normal] font-[650]'],
     [
       {
@@ -170,15 +170,15 @@ test.each([
   [1, 'px'],
   [2, '0.5'],
   [4, '1'],
-  [13, '[13px]'],
+  [13, '3.25'],
   [10.25, '[10.25px]'],
 ])('%d px is %s on the scale', (px, step) => expect(spacing(px)).toBe(step))
 
 test('negative lengths', () => {
   const signed = (name: string, px: number): string => valueSlot(name, signedSpacing(px)).token
-  expect([signed('left', -12), signed('left', -13), signed('top', 0)]).toEqual([
+  expect([signed('left', -12), signed('left', -10.5), signed('top', 0)]).toEqual([
     '-left-3',
-    'left-[-13px]',
+    'left-[-10.5px]',
     'top-0',
   ])
 })

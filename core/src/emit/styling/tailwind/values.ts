@@ -6,23 +6,23 @@ import type { Box } from '../../../design/geometry.js'
 /** Up to two decimals, no `-0`: 1.5, 12. */
 export const decimal = (value: number): string => String(Math.round(value * 100) / 100 || 0)
 
-// The default scale counts in quarters of a rem, 4 px; its own steps are whole and half numbers.
+// The scale counts in quarters of a rem, 4 px, and has every quarter of a step.
 const SCALE_PX = 4
 
 const round = (px: number): number => Math.round(px * 100) / 100
 
 /**
- * A length as a step of the spacing scale where there is one: 16 → `4`, 1 → `px`, 13 → `[13px]`. Gaps, padding and sizes are
+ * A length as a step of the spacing scale where there is one: 16 → `4`, 13 → `3.25`, 1 → `px`, 10.5 → `[10.5px]`. Gaps, padding and sizes are
  * never negative: what lies below nothing by a rounding is nothing, as a declaration with it would be dropped.
  */
 export const spacing = (length: number): string => {
   const px = Math.max(0, round(length))
   if (px === 1) return 'px'
   const step = px / SCALE_PX
-  return Number.isInteger(step * 2) ? String(step) : `[${decimal(px)}px]`
+  return Number.isInteger(px) ? String(step) : `[${decimal(px)}px]`
 }
 
-/** A length that may be negative: -12 → `-3`, -13 → `-[13px]`. */
+/** A length that may be negative: -12 → `-3`, -10.5 → `-[10.5px]`. */
 export const signedSpacing = (px: number): string =>
   round(px) < 0 ? `-${spacing(-px)}` : spacing(px)
 
