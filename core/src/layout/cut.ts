@@ -14,6 +14,7 @@ import {
 import { findGrid } from './fit-grid.js'
 import { findWrap } from './fit-wrap.js'
 import type { Doubt } from './node.js'
+import { cutParts, saidParts, type SaidGroup, type SaidPart } from './said-groups.js'
 import { findSections } from './sections.js'
 import { signItems } from './signature.js'
 
@@ -181,8 +182,11 @@ const completeStart = (
   return to < 2 ? undefined : { rows: rows.slice(0, to), columns }
 }
 
+/** Reads how some of the things stand to each other. */
+type ArrangePart = (items: readonly Item[]) => Block
+
 /** Each label with all that stands beside and under it, up to the next label. */
-const arrangeEntries = ({ rows, columns }: Run): Block[] => {
+const arrangeEntries = ({ rows, columns }: Run, arrangePart: ArrangePart): Block[] => {
   const edge = (columns[0]!.to + columns[1]!.from) / 2
   const entries: { label: Item[]; content: Item[] }[] = []
   for (const row of rows) {
@@ -193,7 +197,7 @@ const arrangeEntries = ({ rows, columns }: Run): Block[] => {
     else last.content.push(...content)
   }
   return entries.map(({ label, content }) => {
-    const parts = [label, content].filter((items) => items.length > 0).map(arrange)
+    const parts = [label, content].filter((items) => items.length > 0).map(arrangePart)
     return line('row', parts)
   })
 }
@@ -202,31 +206,43 @@ const withDoubt = (block: Block, doubt: Doubt | undefined): Block =>
   doubt && (block.kind === 'row' || block.kind === 'column') ? { ...block, doubt } : block
 
 /** Runs of rows that are better read as columns side by side become one part each. */
-const joinColumns = (rows: readonly Item[][]): Block[] => {
+const joinColumns = (
+  rows: readonly Item[][],
+  arrangePart: ArrangePart,
+  groups: readonly SaidGroup[],
+): Block[] => {
   const extents = rows.map(columnsOf)
   const parts: Block[] = []
   for (let i = 0; i < rows.length;) {
     const complete = completeStart(rows.slice(i), extents.slice(i))
     const runs = [findRun(rows, extents, i), complete].filter((run) => run !== undefined)
+    const [longest] = runs
+    const said =
+      longest && longest.rows.length < rows.length && arrangeAsSaid(longest.rows.flat(), groups)
+    if (said) {
+      parts.push(...(said.kind === 'column' ? said.parts : [said]))
+      i += longest.rows.length
+      continue
+    }
     const choices = runs.map((run) => chooseColumns(run.rows, run.columns))
     const index = choices.findIndex((choice) => choice.columnsFirst)
     const chosen = runs[index]
     const labelled = runs.find((run) => isLabelledList(run.rows, run.columns))
     if (labelled) {
-      parts.push(...arrangeEntries(labelled))
+      parts.push(...arrangeEntries(labelled, arrangePart))
       i += labelled.rows.length
       continue
     }
     if (chosen) {
       const items = chosen.rows.flat()
-      const row = line('row', groupRepeats(cutBands(items, 'x').map(arrange), 'row'))
+      const row = line('row', groupRepeats(cutBands(items, 'x').map(arrangePart), 'row'))
       parts.push(withDoubt(row, findDoubt(chosen.rows, chosen.columns, choices[index]!)))
       i += chosen.rows.length
       continue
     }
     // Rows of a table belong together as rows; none of them needs to be asked again.
     const settled = complete?.rows.length ?? 1
-    const asRows = rows.slice(i, i + settled).map(arrange)
+    const asRows = rows.slice(i, i + settled).map(arrangePart)
     const doubt =
       complete && findDoubt(complete.rows, complete.columns, choices[runs.indexOf(complete)]!)
     parts.push(withDoubt(asRows[0]!, doubt), ...asRows.slice(1))
@@ -262,18 +278,72 @@ const joinLists = (columns: readonly Item[][]): Item[][] => {
   return joined
 }
 
-/** Reads how things stand to each other from their places alone. */
-export const arrange = (items: readonly Item[]): Block => {
-  if (items.length === 1) return { kind: 'item', item: items[0]!, box: items[0]!.box }
-  const rows = cutBands(items, 'y')
-  if (rows.length > 1) {
-    const parts = groupRepeats(joinWraps(joinGrids(joinColumns(rows))), 'column')
-    const box = uniteBoxes(parts.map((part) => part.box))
-    return line('column', findSections(parts, box, isLevelLine))
+const toColumn = (parts: readonly Block[]): Block => {
+  const joined = groupRepeats(joinWraps(joinGrids(parts)), 'column')
+  const box = uniteBoxes(joined.map((part) => part.box))
+  return line('column', findSections(joined, box, isLevelLine))
+}
+
+/** A band of parts as the file groups them: side by side, or one. Undefined where no straight line parts them. */
+const arrangeBand = (
+  band: readonly SaidPart[],
+  groups: readonly SaidGroup[],
+): Block | undefined => {
+  if (band.length === 1) return arrange(band[0]!.items, groups)
+  const columns = cutParts(band, 'x')
+  if (columns.length === 1) return undefined
+  const parts = columns.map((column) => arrangeSaid(column, groups))
+  return parts.includes(undefined) ? undefined : line('row', parts as readonly Block[])
+}
+
+/** Things in the rows and columns of the groups that the file puts them in; what stands in no group is read between them. */
+const arrangeSaid = (
+  parts: readonly SaidPart[],
+  groups: readonly SaidGroup[],
+): Block | undefined => {
+  const bands = cutParts(parts, 'y')
+  if (bands.length === 1) return arrangeBand(bands[0]!, groups)
+  const blocks: Block[] = []
+  let loose: Item[] = []
+  const closeLoose = (): void => {
+    if (loose.length === 0) return
+    const block = arrange(loose, groups)
+    blocks.push(...(block.kind === 'column' ? block.parts : [block]))
+    loose = []
   }
+  for (const band of bands) {
+    if (band.every(({ isGroup }) => !isGroup)) {
+      loose.push(...band.flatMap(({ items }) => items))
+      continue
+    }
+    closeLoose()
+    const block = arrangeBand(band, groups)
+    if (!block) return undefined
+    blocks.push(block)
+  }
+  closeLoose()
+  return toColumn(blocks)
+}
+
+const arrangeAsSaid = (items: readonly Item[], groups: readonly SaidGroup[]): Block | undefined => {
+  const parts = saidParts(items, groups)
+  return parts && arrangeSaid(parts, groups)
+}
+
+/** Reads how things stand to each other: as the groups of the file part them, and from their places. */
+export const arrange = (items: readonly Item[], groups: readonly SaidGroup[] = []): Block => {
+  if (items.length === 1) return { kind: 'item', item: items[0]!, box: items[0]!.box }
+  const arrangePart: ArrangePart = (part) => arrange(part, groups)
+  const rows = cutBands(items, 'y')
   const columns = cutBands(items, 'x')
+  // Where both cuts are possible the file may say which is meant.
+  if (rows.length > 1 && columns.length > 1) {
+    const said = arrangeAsSaid(items, groups)
+    if (said) return said
+  }
+  if (rows.length > 1) return toColumn(joinColumns(rows, arrangePart, groups))
   if (columns.length > 1) {
-    return line('row', groupRepeats(joinLists(columns).map(arrange), 'row'))
+    return line('row', groupRepeats(joinLists(columns).map(arrangePart), 'row'))
   }
   return { kind: 'free', items, box: boxOf(items) }
 }
@@ -298,8 +368,12 @@ const isNoText = (part: Block): boolean =>
   part.kind !== 'item' || part.item.nest.piece.kind !== 'text'
 
 /** Reads how the contents of a container stand, whose box is `bounds`. */
-export const arrangeContainer = (items: readonly Item[], bounds: Box): Block => {
-  const block = arrange(items)
+export const arrangeContainer = (
+  items: readonly Item[],
+  bounds: Box,
+  groups: readonly SaidGroup[],
+): Block => {
+  const block = arrange(items, groups)
   if (block.kind !== 'column') return block
   const parts = findSections(block.parts, bounds, isNoText)
   return parts === block.parts ? block : { ...block, parts }

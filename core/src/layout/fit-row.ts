@@ -13,6 +13,7 @@ import {
   type Draft,
   type Shell,
 } from './draft.js'
+import { isPainted } from './layer-kinds.js'
 import { type CrossAlign, type LayoutNode } from './node.js'
 import { EVEN_PX, findSpacing, isEven } from './spacing.js'
 import { breaksElsewhere, chooseWidth } from './text-width.js'
@@ -111,8 +112,9 @@ const findAlong = (
   if (Math.abs(lead - trail) <= Math.max(2 * SAME_MIDDLE_PX, doubt)) {
     const even = doubt > 0 ? room.lead : roundPx((room.lead + room.trail) / 2)
     if (even <= WIDEST_PADDING_PX) {
-      // A sign with its label stands in the middle of a wider box; a card begins at its start.
-      const distribute = holdsGroups ? 'start' : 'centre'
+      // A sign with its label stands in the middle of a wider box; a card begins at its start, and so does what no box is seen around.
+      const isBare = even < SAME_MIDDLE_PX && !isPainted(shell.layer)
+      const distribute = holdsGroups || isBare ? 'start' : 'centre'
       return { lead: even, trail: even, distribute, isFitted: true }
     }
     return { lead: least.left, trail: least.right, distribute: 'centre', isFitted: false }

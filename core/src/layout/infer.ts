@@ -32,6 +32,7 @@ import { mergeShapes, nestPieces, type Nest } from './nest.js'
 import { borderFromLines, tokensOfLines } from './edge-lines.js'
 import { findKin, isMissing, withoutMissing } from './kin.js'
 import { wholeIcons } from './whole-icons.js'
+import type { SaidGroup } from './said-groups.js'
 import { adoptLeading } from './leading/index.js'
 import { type LayoutNode } from './node.js'
 import { overlayNode } from './overlay.js'
@@ -83,6 +84,7 @@ const takesNothing = (child: Layer, container: Layer, { kind }: AutoLayout): boo
 /** Infers how the contents of one container of the file are laid out; containers in it are asked in turn. */
 export class Inference {
   private readonly bundles = new Map<string, Layer>()
+  private groups: readonly SaidGroup[] = []
 
   constructor(
     private readonly options: InferOptions,
@@ -101,7 +103,9 @@ export class Inference {
     const { pieces, bundles } = collectPieces(layer, this.graphics, assets, units)
     const inside = new Inference(this.options, this.graphics)
     inside.addBundles(bundles)
-    const nests = findKin(wholeIcons(nestPieces(joinLooseVectors(joinLines(findRuledTables(pieces))))))
+    const nests = findKin(
+      wholeIcons(nestPieces(joinLooseVectors(joinLines(findRuledTables(pieces))))),
+    )
     const own = { ...box, x: 0, y: 0 }
     // A frame that only holds things is as large as they are; room between them is a gap.
     const fills = isRoot || isPainted(layer) || units?.get(layer.key)?.fills === true
@@ -114,6 +118,7 @@ export class Inference {
     // Of bundles around the same content the innermost, which comes last, gives its name.
     for (const { layer, from, to } of [...bundles].reverse())
       this.bundles.set(`${from} ${to}`, layer)
+    this.groups = bundles
   }
 
   /** A container whose auto layout the file states: it is taken as said. */
@@ -233,7 +238,7 @@ export class Inference {
       return draftShape(shell.layer, shell.box, { absorbed: shell.absorbed })
     }
     const bounds = insideOf(shell.layer, shell.box)
-    const draft = this.block(arrangeContainer(items, bounds), shell, table)
+    const draft = this.block(arrangeContainer(items, bounds, this.groups), shell, table)
     if (overlays.length === 0) return draft
     const over = overlays.map((overlay) => {
       const item = toItem(overlay)

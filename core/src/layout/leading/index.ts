@@ -1,4 +1,5 @@
-import type { Layer, TextLayer } from '../../design/layer.js'
+import { uniteBoxes } from '../../design/geometry.js'
+import type { GroupLayer, Layer, TextLayer } from '../../design/layer.js'
 import { mapLayers } from '../../design/walk.js'
 import { spread } from '../../math/statistics.js'
 import type { TextMeasure } from '../../text/measure.js'
@@ -35,6 +36,33 @@ const withLeading = ({ layer }: Line, height: number, by: number): TextLayer => 
   lines: layer.lines!.map((line) => ({ ...line, baseline: line.baseline + by })),
 })
 
+/** A group as large as what it holds has become. */
+const growGroup = (group: GroupLayer): GroupLayer => {
+  const own = { ...group.box, x: 0, y: 0 }
+  const union = uniteBoxes([own, ...group.children.map(({ box }) => box)])
+  const move = (child: Layer): Layer => ({
+    ...child,
+    box: { ...child.box, x: child.box.x - union.x, y: child.box.y - union.y },
+  })
+  return {
+    ...group,
+    box: { ...union, x: group.box.x + union.x, y: group.box.y + union.y },
+    children: group.children.map(move),
+  }
+}
+
+/** The page with other texts; groups around them grow with them. */
+const replaceTexts = (root: Layer, changed: ReadonlyMap<Layer, TextLayer>): Layer => {
+  const renewed = new Set<Layer>()
+  const change = (layer: Layer): Layer => {
+    const isGrown = layer.type === 'group' && layer.children.some((child) => renewed.has(child))
+    const next = changed.get(layer) ?? (isGrown ? growGroup(layer) : layer)
+    if (next !== layer) renewed.add(next)
+    return next
+  }
+  return mapLayers(root, change)!
+}
+
 /**
  * A file that states lines says nothing of the height of a text of one line. Texts in the same letters that have several
  * lines tell it; where there are none, it is the one that fits the distances on the page best. A line for which there
@@ -68,5 +96,5 @@ export const adoptLeading = (root: Layer, measure: TextMeasure): Layer => {
     spans.set(line, span)
     changed.set(line.layer, withLeading(line, kind.height, line.box.y - span[0]))
   }
-  return changed.size === 0 ? root : mapLayers(root, (layer) => changed.get(layer) ?? layer)!
+  return changed.size === 0 ? root : replaceTexts(root, changed)
 }
