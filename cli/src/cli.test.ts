@@ -239,6 +239,24 @@ describe('mistakes get one message, the right exit code and no stack', () => {
       2,
       'allowed: html, react, vue, angular, flutter',
     ],
+    [
+      'a styling the target does not have',
+      ['convert', 'a.svg', '--target', 'vue', '--styling', 'css-in-js', '--out', 'x'],
+      2,
+      'Vue does not have it; allowed: tailwind, css, scss, css-modules',
+    ],
+    [
+      'JavaScript where there are only types',
+      ['convert', 'a.svg', '--target', 'angular', '--script', 'javascript', '--out', 'x'],
+      2,
+      'allowed: typescript',
+    ],
+    [
+      'a styling of pages for Flutter',
+      ['convert', 'a.svg', '--target', 'flutter', '--styling', 'css', '--out', 'x'],
+      2,
+      'Flutter has no such setting',
+    ],
     ['an unknown command', ['fly'], 2, 'fly'],
     ['a folder that is no project', ['build', '.', '--site', 'x'], 1, 'no delivered project'],
   ])('%s', async (_what, args, code, message) => {

@@ -4,6 +4,7 @@ import {
   byConventions,
   compileStyles,
   convert,
+  findUnsupported,
   measureWith,
   type EmittedFile,
   GRAINS,
@@ -17,6 +18,8 @@ import {
   type SettingsFile,
   STYLINGS,
   TARGET_IDS,
+  TARGETS,
+  type TargetId,
   UNITS,
 } from '@unimorph/core'
 import { deliver } from '@unimorph/core/deliver'
@@ -90,6 +93,16 @@ const mergeSettings = (options: ConvertOptions, file: SettingsFile): SettingsFil
   edits: options.edits ?? file.edits,
 })
 
+/** A setting that the target could only ignore is a mistake of whoever gave it. */
+const refuseUnsupported = (target: TargetId, settings: SettingsFile): void => {
+  const sentences = findUnsupported(TARGETS[target], settings).map(({ field, value, allowed }) =>
+    allowed.length === 0
+      ? `${field} ${value}: ${TARGETS[target].label} has no such setting.`
+      : `${field} ${value}: ${TARGETS[target].label} does not have it; allowed: ${allowed.join(', ')}.`,
+  )
+  if (sentences.length > 0) throw new Failure(sentences.join('\n'), 2)
+}
+
 const formatNote = ({ severity, message, help }: Note): string => `${severity}: ${message} ${help}`
 
 const byGravity = (notes: readonly Note[]): Note[] => {
@@ -127,6 +140,7 @@ export const convertFiles = async (
   const found = findSettings(options.config)
   const settings = mergeSettings(options, found?.settings ?? {})
   const { target = 'html', derivesStates = true } = settings
+  refuseUnsupported(target, settings)
   const edits = settings.edits === undefined ? [] : readEdits(settings.edits)
 
   const glossary = options.codebase === undefined ? undefined : await readCodebase(options.codebase)

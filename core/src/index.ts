@@ -36,6 +36,7 @@ export {
   writeSettings,
   type SettingsFile,
 } from './settings/settings-file.js'
+export { findUnsupported, type Unsupported } from './settings/unsupported.js'
 export {
   FRAMEWORKS,
   type CodeComponent,
