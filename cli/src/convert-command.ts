@@ -22,7 +22,7 @@ import {
   type TargetId,
   UNITS,
 } from '@unimorph/core'
-import { deliver } from '@unimorph/core/deliver'
+import { checkDelivered, deliver } from '@unimorph/core/deliver'
 import { Failure } from './failure.js'
 import { readEdits } from './read-edits.js'
 import { readFonts } from './read-fonts.js'
@@ -125,6 +125,8 @@ export type Conversion =
       readonly ok: true
       readonly files: readonly EmittedFile[]
       readonly notes: readonly Note[]
+      /** How many of the notes are faults of ours in what is delivered. */
+      readonly faults: number
       /** What is left to do by hand, in sentences. */
       readonly kept: readonly string[]
       /** The settings file that was used. */
@@ -167,14 +169,20 @@ export const convertFiles = async (
     options.out === undefined && options.codebase !== undefined
       ? forCodebase(options.codebase, housed.files)
       : { files: housed.files, kept: [] }
+  // What is written into a codebase refers to files of that codebase, which are not known here.
+  const faults = glossary ? [] : checkDelivered(housed.files)
   return {
     ok: true,
+    faults: faults.length,
     files: await scalePictures(chosen, pictureCodecs),
-    notes: [...said, ...housed.notes],
+    notes: [...faults, ...said, ...housed.notes],
     kept,
     ...(found ? { config: found.path } : {}),
   }
 }
+
+/** What is delivered does not build: neither the input nor its use is at fault. */
+const EXIT_BROKEN = 4
 
 /** `unimorph convert`: reads files, converts them as one project, writes it. Returns the exit code. */
 export const convertCommand = async (
@@ -192,12 +200,13 @@ export const convertCommand = async (
   }
   writeFiles(out, made.files, { force: options.force ?? false })
   const written = made.files.map((f) => f.path)
-  if (options.json) console.log(JSON.stringify({ ok: true, files: written, notes }, null, 2))
+  if (options.json)
+    console.log(JSON.stringify({ ok: made.faults === 0, files: written, notes }, null, 2))
   else {
     printNotes(notes.filter((n) => n.severity !== 'info'))
     const by = made.config === undefined ? '' : `, by the settings in ${made.config}`
     console.log(`${written.length} files written to ${out}${by}`)
     for (const line of made.kept) console.log(line)
   }
-  return 0
+  return made.faults > 0 ? EXIT_BROKEN : 0
 }

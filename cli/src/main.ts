@@ -102,7 +102,7 @@ const createProgram = (finish: (code: number) => void): Command => {
   return program
 }
 
-/** Runs the command line. Returns the exit code: 0 done, 1 bad input, 2 wrong usage. */
+/** Runs the command line. Returns the exit code: 0 done, 1 bad input, 2 wrong usage, 4 delivered code that does not build. */
 export const run = async (args: readonly string[]): Promise<number> => {
   let exitCode = 0
   const program = createProgram((code) => {

@@ -336,6 +336,12 @@ export const notes = {
       `${path} is delivered as it was written, and not in the style of the house: ${why}.`,
       'Run the formatter of your project on it; the code is complete.',
     ),
+  brokenCode: (path: string, line: number, what: string, layer: string | undefined) =>
+    note('error', 'deliver/broken')(
+      { file: path, ...(layer === undefined ? {} : { layer }) },
+      `${path}, line ${String(line)}: ${what}.`,
+      'This is a fault of Unimorph, and not of the design. Please report it with the design.',
+    ),
   fileNotMoved: (path: string, wanted: string, why: 'taken' | 'scaffold' | 'unknown') =>
     // What another target would write is renamed there.
     note(why === 'unknown' ? 'info' : 'warning', 'deliver/not-moved')(

@@ -18,6 +18,7 @@ import { placeMain } from './landmarks.js'
 import { settleNesting } from './nesting.js'
 import type { UiNode, UiPage, UiPanel } from './nodes.js'
 import { findTargets } from './targets.js'
+import { withKnownReferences } from './known-references.js'
 import { withUniqueIds } from './unique-ids.js'
 
 /** What the pages of a project have in common while they are built. */
@@ -144,7 +145,7 @@ export const createPageBuilder = ({
       key: root.key,
       artboards: group.map((artboard) => artboard.key),
       widths: group.map((artboard) => artboard.box.width),
-      root: withUniqueIds(joined),
+      root: withUniqueIds(withKnownReferences(joined)),
       widthPx: root.box.width,
       heightPx: root.box.height,
     }

@@ -1,5 +1,6 @@
 import type { UiBox, UiControl, UiNode, UiText } from './nodes.js'
 import { plainStyle as style } from '../testing/ui.js'
+import { withKnownReferences } from './known-references.js'
 import { withUniqueIds } from './unique-ids.js'
 
 const common = { layer: 'l', name: 'n', style }
@@ -43,6 +44,13 @@ test('what is shown and hidden keeps the id that what shows it names', () => {
     when: { kind: 'pressed' } as unknown as NonNullable<UiText['when']>,
   })
   expect(idsOf(withUniqueIds(page([shown, shown])))).toEqual(['more', 'more'])
+})
+
+test('what names an element that is not there names none', () => {
+  const shown = page([control('port', 'port-help'), text({ labelFor: 'quay' })])
+  expect(idsOf(withKnownReferences(shown))).toEqual(['port'])
+  const whole = page([control('port', 'port-help'), text({ id: 'port-help' })])
+  expect(withKnownReferences(whole)).toBe(whole)
 })
 
 test('a page whose ids are all different is the same object', () => {

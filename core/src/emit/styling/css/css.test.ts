@@ -3,6 +3,7 @@ import { join } from 'node:path'
 import { compile } from 'tailwindcss'
 import { convert } from '../../../convert.js'
 import { readFiles } from '../../../intake/index.js'
+import { runClasses } from '../tailwind/text.js'
 import { readConditions } from './conditions.js'
 import { printRule } from './sheet.js'
 import { declare } from './utilities.js'
@@ -32,6 +33,20 @@ describe('utilities as declarations', () => {
   ])('%s → %s', (utility, declarations) => {
     const own = declare(utility, KNOWN)!
     expect(own.map(([property, value]) => `${property}: ${value}`).join('; ')).toBe(declarations)
+  })
+
+  test('all that a run of a text may say is known', () => {
+    const classes = runClasses({} as never, {
+      size: 12,
+      lineHeight: 12,
+      weight: 700,
+      italic: true,
+      letterSpacing: 0.5,
+      decoration: 'line-through',
+      case: 'upper',
+    })
+    expect(classes.filter((name) => declare(name, KNOWN) === undefined)).toEqual([])
+    expect(classes).toContain('leading-none')
   })
 
   test('what is no utility is none', () => {

@@ -53,6 +53,7 @@ const WORDS: Readonly<Record<string, readonly Declaration[]>> = {
   'line-through': [['text-decoration-line', 'line-through']],
   'list-none': [['list-style', 'none']],
   lowercase: [['text-transform', 'lowercase']],
+  'leading-none': [['line-height', '1']],
   'no-underline': [['text-decoration-line', 'none']],
   'normal-case': [['text-transform', 'none']],
   'not-italic': [['font-style', 'normal']],
