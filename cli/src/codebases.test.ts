@@ -131,7 +131,8 @@ test.each(Object.keys(RIGHT))(
     await unimorph('suggest', TIDEWRACK, ...args)
     expect(readFileSync(join(codebase, GLOSSARY), 'utf8')).toBe(written)
 
-    const how = ['--codebase', codebase, '--target', name, '--styling', 'css']
+    const styling = name === 'flutter' ? [] : ['--styling', 'css']
+    const how = ['--codebase', codebase, '--target', name, ...styling]
     expect((await unimorph('convert', TIDEWRACK, ...how)).status).toBe(0)
     expect(textIn(codebase)).not.toMatch(OWN)
     expect(existsSync(join(codebase, 'README.md'))).toBe(false)

@@ -1,5 +1,6 @@
 import { uniteBoxes, type Box } from '../design/geometry.js'
 import type { Arrange } from '../design/layout.js'
+import { mean, spread } from '../math/statistics.js'
 import { endOn, startOn, type Axis } from './axis.js'
 import { comparePlace, cutBands, type Item } from './bands.js'
 import { isLevelLine, itemsIn, type Block } from './block.js'
@@ -38,6 +39,11 @@ const gapsOf = (parts: readonly Block[], axis: Axis): number[] =>
 const LONGEST_PERIOD = 6
 // Inside a repeated group things stand closer than the groups do, by at least this many px.
 const CLOSER_PX = 1.5
+/** Things of one kind stand in groups where these are so many times further apart than what is in them. */
+const APART_TIMES = 1.5
+/** Distances inside of groups that repeat are one distance when they differ by no more, in px or in shares of it. */
+const EVEN_INSIDE_PX = 8
+const EVEN_INSIDE_SHARE = 0.35
 
 /**
  * Groups what repeats: title, text, title, text with less room inside than between becomes two groups.
@@ -63,6 +69,16 @@ const findRepeat = (
         else widestInside = Math.max(widestInside, gaps[i]!)
       }
       if (widestInside + CLOSER_PX > closestBetween) continue
+      // Things of one kind are one run, unless they clearly stand in pairs.
+      const areOneKind = new Set(signs.slice(start, start + period)).size === 1
+      if (areOneKind && widestInside * APART_TIMES > closestBetween) continue
+      // What belongs together stands equally close each time; cells of a table stand where their columns begin.
+      const insideAt = (nth: number): readonly number[] =>
+        Array.from({ length: groups }, (_, group) => gaps[start + group * period + nth]!)
+      const areEqual = Array.from({ length: period - 1 }, (_, nth) => insideAt(nth)).every(
+        (own) => spread(own) <= Math.max(EVEN_INSIDE_PX, EVEN_INSIDE_SHARE * mean(own)),
+      )
+      if (!areEqual) continue
       if (!best || stop - start > best.end - best.start) best = { start, end: stop, period }
       start = stop - period
     }

@@ -239,7 +239,9 @@ const boxNavigation = (
       const level = run.map((one, i) =>
         i === 0 || one.margin.top === 0 ? one : { ...one, margin: { ...one.margin, top: 0 } },
       )
-      const nav = isOne ? run[0]! : wrapNodes(level, keyOf(run[0]!), 'Navigation', around)
+      const [first] = run
+      const held = first!.self === undefined ? {} : { self: first!.self }
+      const nav = isOne ? first! : wrapNodes(level, keyOf(first!), 'Navigation', around, held)
       return replaceRun(node, run, { ...nav, menu: { is: 'panel', key: nav.layer.key } })
     }
     return withChildren(

@@ -17,6 +17,7 @@ import { placeBox, transformPoint, type Matrix, type Placement } from './matrix.
 import type { PaintedShape } from './gradient.js'
 import { readFills, readStrokes, type CutPicture } from './paint.js'
 import { convertShapeToPath, placePath, type PlacedPath, type Shape } from './shapes.js'
+import { straighten } from './straighten.js'
 import { parseLength, type Style } from './style.js'
 import { readText } from './text.js'
 import { hrefOf, type XmlElement } from './xml.js'
@@ -137,9 +138,7 @@ export const readShapeLayer = (
     const painted = paintedPath(placed, matrix)
     return {
       type: 'line',
-      box,
-      from: end(shape.x1, shape.y1),
-      to: end(shape.x2, shape.y2),
+      ...straighten({ box, from: end(shape.x1, shape.y1), to: end(shape.x2, shape.y2) }),
       strokes: readStrokes(context, base.key, style, painted),
       ...base,
     }

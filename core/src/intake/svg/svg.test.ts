@@ -85,6 +85,18 @@ describe('shapes and transforms', () => {
     ])
   })
 
+  test('a line that slants by less than anyone sees is straight; others slant', () => {
+    const { layers } = svgLayers(
+      '<line x1="5" y1="50.1" x2="95" y2="49.7" stroke="red"/><line x1="5" y1="10" x2="95" y2="14" stroke="red"/>',
+    )
+    expect(layers[0]).toMatchObject({
+      box: { x: 5, y: 49.9, width: 90, height: 0 },
+      from: { x: 0, y: 0 },
+      to: { x: 90, y: 0 },
+    })
+    expect(layers[1]).toMatchObject({ box: { height: 4 }, to: { x: 90, y: 4 } })
+  })
+
   test('groups hold their layers relative to themselves', () => {
     const { layers } = svgLayers(
       '<g id="Row" opacity="0.5" transform="translate(10 10)"><rect x="5" y="5" width="10" height="10"/><circle cx="30" cy="10" r="5"/></g>',

@@ -1,4 +1,5 @@
 import type { LayoutNode } from '../../layout/index.js'
+import { spread } from '../../math/statistics.js'
 import { textOf } from '../../text/wrap.js'
 import { flowChildren } from '../../layout/flow/solver.js'
 
@@ -79,9 +80,10 @@ export const findNavigation = (
   return best
 }
 
+/** Things stand equally far from the middle of their row when they are drawn a px off, in px. */
+const LEVEL_PX = 1.01
+
 /** Whether a run of children can be given a container of its own without a change of looks. */
 export const canWrap = (children: readonly LayoutNode[]): boolean =>
-  children.every(
-    ({ self, margin, isPushed }, i) =>
-      self === undefined && margin.top === children[0]!.margin.top && (i === 0 || !isPushed),
-  )
+  spread(children.map(({ margin }) => margin.top)) <= LEVEL_PX &&
+  children.every(({ self, isPushed }, i) => self === children[0]!.self && (i === 0 || !isPushed))

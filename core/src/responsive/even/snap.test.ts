@@ -42,7 +42,9 @@ test('distances with fractions become whole px, and steps of the scale that are 
     words('other', 'High water', 36.2, 120.4),
   ])
   expect(lengthsIn(tree).filter((px) => !Number.isInteger(px))).toEqual([])
-  expect(resolveSides((findNode(tree, 'a').arrangement as { padding: number }).padding).left).toBe(16)
+  expect(resolveSides((findNode(tree, 'a').arrangement as { padding: number }).padding).left).toBe(
+    16,
+  )
 })
 
 test('whole px off the scale are meant', () => {

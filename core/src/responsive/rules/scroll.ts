@@ -22,16 +22,18 @@ const needOf = (rows: readonly LayoutNode[], comfort: Comfort, solver: Solver): 
   for (const row of rows) {
     flowChildren(row).forEach((cell, i) => {
       const width = widths[i % columns]!
-      width.comfort = Math.max(width.comfort, comfort(cell))
-      width.least = Math.max(width.least, solver.least(cell))
+      const sides = cell.margin.left + cell.margin.right
+      width.comfort = Math.max(width.comfort, comfort(cell) + sides)
+      width.least = Math.max(width.least, solver.least(cell) + sides)
     })
   }
   const sides = resolveSides(padding)
   const around = (columns - 1) * columnGap + sides.left + sides.right
-  const inside = Math.max(
-    widths.reduce((sum, width) => sum + width.comfort, 0),
-    ...widths.map(({ share, least }) => (least / share) * total),
-  )
+  const needed = (of: 'comfort' | 'least'): number =>
+    Math.max(...widths.map((width) => (width[of] / width.share) * total))
+  // Columns have shares of the room: what one needs, all get their part of. Wider than drawn only where a word needs it.
+  const drawn = first.box.width - around
+  const inside = Math.max(needed('least'), Math.min(needed('comfort'), drawn))
   return Math.ceil((inside + around) / 4) * 4
 }
 

@@ -99,6 +99,14 @@ const meantSlots = (node: UiNode, slots: readonly Slot[]): Slot[] => {
   if (node.type === 'text' && node.isButton && !node.link) {
     own.push({ slot: 'cursor', token: 'cursor-pointer' })
   }
+  // Browsers put the words of a head cell in the middle, and make them bold.
+  const isHead = (node.type === 'box' || node.type === 'text') && node.item === 'columnheader'
+  if (isHead && (node.type === 'box' || node.align === 'start')) {
+    own.push({ slot: 'words', token: 'text-start' })
+  }
+  if (isHead && (node.type === 'box' || node.textStyle.weight === 400)) {
+    own.push({ slot: 'head', token: 'font-normal' })
+  }
   if (node.type !== 'box') return own
   if (isButton) own.push({ slot: 'cursor', token: 'cursor-pointer' })
   if (isButton && beginsWords(node)) own.push({ slot: 'words', token: 'text-start' })
@@ -110,9 +118,6 @@ const meantSlots = (node: UiNode, slots: readonly Slot[]): Slot[] => {
   }
   if (node.item === 'summary') {
     own.push({ slot: 'cursor', token: 'cursor-pointer' }, { slot: 'marker', token: 'list-none' })
-  }
-  if (node.item === 'columnheader') {
-    own.push({ slot: 'words', token: 'text-start' }, { slot: 'head', token: 'font-normal' })
   }
   return own
 }
