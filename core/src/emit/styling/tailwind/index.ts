@@ -4,6 +4,7 @@ import type { UiProject } from '../../../ui/index.js'
 import { textFile } from '../../shared/emitted-file.js'
 import type { Styling, StylingOptions } from '../styling.js'
 import { colorIn } from './color-in.js'
+import { meantSlots } from './meant.js'
 import { boxSlots, focusPercent, type ShadowCaster } from './box.js'
 import { plainClasses, steppedClasses, type Slot } from './slots.js'
 import { controlSlots } from './control.js'
@@ -80,47 +81,6 @@ const overflowing = (node: UiNode): Slot[] =>
   node.style.place.kind === 'absolute' && !node.style.fitsParent
     ? [{ slot: 'max-w', token: 'max-w-none' }]
     : []
-
-/** Whether words in it begin at the start of a wider line: browsers put those of a button in the middle. */
-const beginsWords = (node: UiNode): boolean =>
-  node.type === 'text'
-    ? node.align === 'start' && (node.wraps || node.style.width.sizing !== 'fit')
-    : 'children' in node && node.children.some(beginsWords)
-
-/** What an element must say because of what it is: the browser gives some of them a look of their own. */
-const meantSlots = (node: UiNode, slots: readonly Slot[]): Slot[] => {
-  const isButton = node.type === 'menu-button' || (node.type === 'box' && node.role === 'button')
-  const isPart = node.type === 'box' && node.item !== undefined
-  const isBare = !slots.some(({ slot, token }) => slot === 'display' && token !== '')
-  const own = slots.map((slot) =>
-    slot.slot === 'display' && isBare && (isButton || isPart) ? { ...slot, token: 'block' } : slot,
-  )
-  if (node.isInert) own.push({ slot: 'pointer', token: 'pointer-events-none' })
-  if (node.type === 'text' && node.isButton && !node.link) {
-    own.push({ slot: 'cursor', token: 'cursor-pointer' })
-  }
-  // Browsers put the words of a head cell in the middle, and make them bold.
-  const isHead = (node.type === 'box' || node.type === 'text') && node.item === 'columnheader'
-  if (isHead && (node.type === 'box' || node.align === 'start')) {
-    own.push({ slot: 'words', token: 'text-start' })
-  }
-  if (isHead && (node.type === 'box' || node.textStyle.weight === 400)) {
-    own.push({ slot: 'head', token: 'font-normal' })
-  }
-  if (node.type !== 'box') return own
-  if (isButton) own.push({ slot: 'cursor', token: 'cursor-pointer' })
-  if (isButton && beginsWords(node)) own.push({ slot: 'words', token: 'text-start' })
-  if (node.role === 'label') {
-    own.push(
-      { slot: 'cursor', token: 'cursor-pointer' },
-      { slot: 'focus', token: 'has-focus-visible:outline-2' },
-    )
-  }
-  if (node.item === 'summary') {
-    own.push({ slot: 'cursor', token: 'cursor-pointer' }, { slot: 'marker', token: 'list-none' })
-  }
-  return own
-}
 
 /** Margins, sizes, and what else places a thing in its container, from any width on. */
 const PLACING =
