@@ -80,11 +80,11 @@ const findAlign = (
   const count = (align: CrossAlign): number => each.filter((set) => set.has(align)).length
   const filled = drafts.filter((d, i) => each[i]!.has('stretch') && !isShape(d.node)).length
   if (filled > 1 && count('stretch') === drafts.length) return { align: 'stretch', each }
-  // What reaches from top to bottom fits every alignment: beside it high content hangs from the top.
-  const isFree = (i: number): boolean => !(each[i]!.has('start') && each[i]!.has('centre'))
-  const votes = drafts.filter((_, i) => isFree(i) && each[i]!.size > 0)
-  if (votes.length === 0 && drafts.some((draft, i) => isFree(i) && hangs(draft)))
-    return { align: 'start', each }
+  // What reaches from top to bottom fits every alignment; where nothing else tells one, high content hangs from the top.
+  const tells = (i: number): boolean => !(each[i]!.has('start') && each[i]!.has('centre'))
+  const telling = drafts.filter((_, i) => tells(i))
+  const isUntold = drafts.every((_, i) => !tells(i) || each[i]!.size === 0)
+  if (isUntold && telling.some(hangs)) return { align: 'start', each }
   let best: CrossAlign = 'centre'
   for (const align of ORDER) {
     if (align === 'baseline' && drafts.some((d) => d.baseline === undefined)) continue

@@ -242,7 +242,7 @@ class Evening {
     grownBy: (child: Cell) => number,
   ): void {
     const left = new Set(cell.children)
-    while (left.size > 0) {
+    for (let tries = 0; left.size > 0 && tries < MOST_SINGLE; tries++) {
       const fault = this.faultIn(cell)
       if (!fault) return
       // What has changed in size moves all that comes after it; what breaks elsewhere got other room where it is.
@@ -253,6 +253,7 @@ class Evening {
       restore(culprit, evened)
       left.delete(culprit)
     }
+    for (const child of left) restore(child, evened)
   }
 
   /** What stands under one another in a container, built alike, begins and ends alike. */
