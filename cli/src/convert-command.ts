@@ -169,7 +169,7 @@ export const convertFiles = async (
     options.out === undefined && options.codebase !== undefined
       ? forCodebase(options.codebase, housed.files)
       : { files: housed.files, kept: [] }
-  // What is written into a codebase refers to files of that codebase, which are not known here.
+  // Code for a codebase imports files of the codebase, which this check does not know.
   const faults = glossary ? [] : checkDelivered(housed.files)
   return {
     ok: true,
@@ -181,7 +181,7 @@ export const convertFiles = async (
   }
 }
 
-/** What is delivered does not build: neither the input nor its use is at fault. */
+/** The exit code when delivered code does not build: the fault is ours, not that of the input. */
 const EXIT_BROKEN = 4
 
 /** `unimorph convert`: reads files, converts them as one project, writes it. Returns the exit code. */

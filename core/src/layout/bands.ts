@@ -13,7 +13,7 @@ const LINE_SLACK_SHARE = 0.3
 const TEXT_SLACK_X = { share: 0.03, mostPx: 8 }
 const BOX_SLACK = { share: 0.2, mostPx: 4 }
 /** Edges that meet within a px do not overlap. */
-const EDGE_PX = 1.01
+export const EDGE_PX = 1.01
 
 const slackOf = ({ nest: { piece }, box }: Item, axis: Axis): number => {
   if (piece.layer.type !== 'text') {
@@ -53,17 +53,26 @@ export const comparePlace =
     a.box.y - b.box.y ||
     a.nest.piece.order - b.nest.piece.order
 
-/** Cuts things apart wherever a straight line passes between them: along `y` into rows, along `x` into columns. */
-export const cutBands = (items: readonly Item[], axis: Axis): Item[][] => {
-  const bands: Item[][] = []
-  let furthest: Item | undefined
-  for (const item of [...items].sort(comparePlace(axis))) {
+/** Cuts things, which come in the order of their starts, apart wherever one begins where all before it have ended; `slack`: by how many px the two may overlap. */
+export const cutApart = <T extends { readonly box: Box }>(
+  things: readonly T[],
+  axis: Axis,
+  slack: (furthest: T, thing: T) => number,
+): T[][] => {
+  const bands: T[][] = []
+  let furthest: T | undefined
+  for (const thing of things) {
     const isApart =
-      !furthest ||
-      startOn(item.box, axis) >= endOn(furthest.box, axis) - slackBetween(furthest, item, axis)
-    if (isApart) bands.push([item])
-    else bands.at(-1)!.push(item)
-    if (isApart || endOn(item.box, axis) > endOn(furthest!.box, axis)) furthest = item
+      !furthest || startOn(thing.box, axis) >= endOn(furthest.box, axis) - slack(furthest, thing)
+    if (isApart) bands.push([thing])
+    else bands.at(-1)!.push(thing)
+    if (isApart || endOn(thing.box, axis) > endOn(furthest!.box, axis)) furthest = thing
   }
   return bands
 }
+
+/** Cuts things apart wherever a straight line passes between them: along `y` into rows, along `x` into columns. */
+export const cutBands = (items: readonly Item[], axis: Axis): Item[][] =>
+  cutApart([...items].sort(comparePlace(axis)), axis, (furthest, item) =>
+    slackBetween(furthest, item, axis),
+  )

@@ -81,10 +81,9 @@ const findAlign = (
   const filled = drafts.filter((d, i) => each[i]!.has('stretch') && !isShape(d.node)).length
   if (filled > 1 && count('stretch') === drafts.length) return { align: 'stretch', each }
   // What reaches from top to bottom fits every alignment; where nothing else tells one, high content hangs from the top.
-  const tells = (i: number): boolean => !(each[i]!.has('start') && each[i]!.has('centre'))
-  const telling = drafts.filter((_, i) => tells(i))
-  const isUntold = drafts.every((_, i) => !tells(i) || each[i]!.size === 0)
-  if (isUntold && telling.some(hangs)) return { align: 'start', each }
+  const isUntold = each.every((set) => set.size === 0 || (set.has('start') && set.has('centre')))
+  if (isUntold && drafts.some((draft, i) => each[i]!.size === 0 && hangs(draft)))
+    return { align: 'start', each }
   let best: CrossAlign = 'centre'
   for (const align of ORDER) {
     if (align === 'baseline' && drafts.some((d) => d.baseline === undefined)) continue
@@ -117,7 +116,7 @@ const findAlong = (
   if (Math.abs(lead - trail) <= Math.max(2 * SAME_MIDDLE_PX, doubt)) {
     const even = doubt > 0 ? room.lead : roundPx((room.lead + room.trail) / 2)
     if (even <= WIDEST_PADDING_PX) {
-      // A sign with its label stands in the middle of a wider box; a card begins at its start, and so does what no box is seen around.
+      // A sign with its label stands in the middle of a wider box; a card, or a row without a box that is seen, begins at its start.
       const isBare = even < SAME_MIDDLE_PX && !isPainted(shell.layer)
       const distribute = holdsGroups || isBare ? 'start' : 'centre'
       return { lead: even, trail: even, distribute, isFitted: true }

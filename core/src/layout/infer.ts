@@ -30,7 +30,7 @@ import { findGraphics } from './find-graphics.js'
 import { joinLines, joinLooseVectors } from './join-pieces.js'
 import { mergeShapes, nestPieces, type Nest } from './nest.js'
 import { borderFromLines, tokensOfLines } from './edge-lines.js'
-import { findKin, isMissing, withoutMissing } from './kin.js'
+import { findKin, ordersOf, withoutMissing } from './kin.js'
 import { wholeIcons } from './whole-icons.js'
 import type { SaidGroup } from './said-groups.js'
 import { adoptLeading } from './leading/index.js'
@@ -60,9 +60,6 @@ type OpenShell = Omit<Shell, 'layer'> & {
 }
 
 const SAME_BOX_PX = 1.01
-
-const ordersOf = (nest: Nest): number[] =>
-  isMissing(nest) ? [] : [nest.piece.order, ...nest.content.flatMap(ordersOf)]
 
 const nestsOf = (block: Block): readonly Nest[] => {
   if (block.kind === 'item') return [block.item.nest, ...block.item.overlays]

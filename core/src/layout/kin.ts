@@ -72,6 +72,10 @@ const moveTo = (nest: Nest, from: Box, to: Box, order: number): Nest => {
 
 export const isMissing = ({ piece }: Nest): boolean => piece.layer.key.endsWith(MISSING)
 
+/** The places in paint order of all that a thing is made of. */
+export const ordersOf = (nest: Nest): readonly number[] =>
+  isMissing(nest) ? [] : [nest.piece.order, ...nest.content.flatMap(ordersOf)]
+
 /** The same nests, in which those that are kin to fuller ones know it. */
 export const findKin = (nests: readonly Nest[]): readonly Nest[] => {
   const byLook = new Map<string, Nest[]>()

@@ -1,18 +1,9 @@
-import { resolveInstances } from '../design/resolve-instances.js'
-import { design, frame } from '../testing/design.js'
-import { at, words } from '../testing/page.js'
-import { createTableMeasure } from '../text/measure.js'
-import { inferLayout, type LayoutNode } from './index.js'
+import { inferredPage } from '../testing/layout.js'
+import { words } from '../testing/page.js'
+import type { LayoutNode } from './index.js'
 
 type Json = Record<string, unknown>
-const measure = createTableMeasure()
-const inferred = (children: Json[]): LayoutNode => {
-  const page = frame('page', children, {
-    ...at(0, 0, 1200, 400),
-    fills: [{ kind: 'solid', color: '#ffffff' }],
-  })
-  return inferLayout(resolveInstances(design([page]))[0]!, { measure, assets: {} })
-}
+const inferred = (children: Json[]): LayoutNode => inferredPage(children, 1200, 400)
 const shapeOf = ({ layer: { key }, children }: LayoutNode): string =>
   children.length === 0 ? key : `(${children.map(shapeOf).join(' ')})`
 

@@ -1,19 +1,11 @@
-import { resolveInstances } from '../design/resolve-instances.js'
-import { design, frame, layer } from '../testing/design.js'
+import { layer } from '../testing/design.js'
+import { inferredPage } from '../testing/layout.js'
 import { at, words } from '../testing/page.js'
-import { createTableMeasure } from '../text/measure.js'
-import { inferLayout, type LayoutNode } from './index.js'
+import type { LayoutNode } from './index.js'
 
 type Json = Record<string, unknown>
-const measure = createTableMeasure()
-const inferred = (children: Json[]): LayoutNode => {
-  const page = frame('page', children, {
-    ...at(0, 0, 800, 600),
-    fills: [{ kind: 'solid', color: '#ffffff' }],
-  })
-  return inferLayout(resolveInstances(design([page]))[0]!, { measure, assets: {} })
-}
-/** What stands in what: `column(row(a b) c)`. */
+const inferred = (children: Json[]): LayoutNode => inferredPage(children, 800, 600)
+/** The tree as text, containers with their direction: `column(row(a b) c)`. */
 const shapeOf = ({ layer: { key }, arrangement, children }: LayoutNode): string =>
   children.length === 0 ? key : `${arrangement.kind}(${children.map(shapeOf).join(' ')})`
 

@@ -1,7 +1,7 @@
 import { uniteBoxes, type Box } from '../design/geometry.js'
 import { endOn, startOn, type Axis } from './axis.js'
-import type { Item } from './bands.js'
-import type { Nest } from './nest.js'
+import { cutApart, EDGE_PX, type Item } from './bands.js'
+import { ordersOf } from './kin.js'
 import { signItems } from './signature.js'
 
 /** What a group of the file holds: the pieces from `from` up to `to`, in paint order. */
@@ -13,14 +13,6 @@ export type SaidPart = {
   readonly isGroup: boolean
   readonly box: Box
 }
-
-/** Groups may touch; what reaches further into one another is no place of its own, in px. */
-const TOUCH_PX = 1.01
-
-const ordersOf = ({ piece, content }: Nest): readonly number[] => [
-  piece.order,
-  ...content.flatMap(ordersOf),
-]
 
 const extentOf = ({ nest, overlays }: Item): readonly [from: number, to: number] => {
   const orders = [nest, ...overlays].flatMap(ordersOf)
@@ -43,7 +35,7 @@ const partsAlike = (members: readonly Item[], others: readonly Item[]): boolean 
 
 /**
  * The things in a container as the groups of the file part them, the largest groups first. Undefined where the file says
- * nothing of them. A group counts when it holds several of them whole, and no more than some of what is alike.
+ * nothing of them. A group counts when it holds several things whole, and not only some of several that are alike.
  */
 export const saidParts = (
   items: readonly Item[],
@@ -53,7 +45,7 @@ export const saidParts = (
   const extents = new Map(items.map((item) => [item, extentOf(item)]))
   const isIn = (item: Item, { from, to }: SaidGroup): boolean => {
     const [first, last] = extents.get(item)!
-    return first >= from && last < to
+    return first >= from && first <= last && last < to
   }
   const free = new Set(items)
   const parts: SaidPart[] = []
@@ -62,13 +54,8 @@ export const saidParts = (
     // Lines of text are parted by their places as well.
     const isText = members.every(({ nest }) => nest.piece.kind === 'text')
     if (members.length < 2 || members.length === items.length || isText) continue
-    if (
-      partsAlike(
-        members,
-        items.filter((item) => !isIn(item, group)),
-      )
-    )
-      continue
+    const others = items.filter((item) => !isIn(item, group))
+    if (partsAlike(members, others)) continue
     parts.push(toPart(members, true))
     for (const item of members) free.delete(item)
   }
@@ -77,18 +64,11 @@ export const saidParts = (
     : [...parts, ...[...free].map((item) => toPart([item], false))]
 }
 
-/** Parts cut apart wherever a straight line passes between them. */
+/** Parts cut apart wherever a straight line passes between them; groups that reach into one another are not apart. */
 export const cutParts = (parts: readonly SaidPart[], axis: Axis): readonly SaidPart[][] => {
-  const bands: SaidPart[][] = []
-  let end = -Infinity
   const inOrder = [...parts].sort(
     (a, b) =>
       startOn(a.box, axis) - startOn(b.box, axis) || endOn(a.box, axis) - endOn(b.box, axis),
   )
-  for (const part of inOrder) {
-    if (startOn(part.box, axis) >= end - TOUCH_PX) bands.push([part])
-    else bands.at(-1)!.push(part)
-    end = Math.max(end, endOn(part.box, axis))
-  }
-  return bands
+  return cutApart(inOrder, axis, () => EDGE_PX)
 }

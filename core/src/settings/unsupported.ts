@@ -1,4 +1,5 @@
 import { EXTRAS, SCRIPTS, TEMPLATE_PLACES, type Target } from '../emit/target.js'
+import { UNITS } from '../emit/styling/units.js'
 import type { SettingsFile } from './settings-file.js'
 
 /** A setting that a target does not have, with the values that it has; none where the setting means nothing to it. */
@@ -8,29 +9,31 @@ export type Unsupported = {
   readonly allowed: readonly string[]
 }
 
+/** A setting, what it was given, and what it may be. */
+type Choice = readonly [
+  field: keyof SettingsFile,
+  values: readonly (string | undefined)[],
+  allowed: readonly string[],
+]
+
 /** The settings that a target could only ignore. */
 export const findUnsupported = (
   { stylings, hasPlainScript, hasTemplateFiles, hasTests }: Target,
   settings: SettingsFile,
 ): readonly Unsupported[] => {
   const isPage = stylings.length > 0
-  const choices: readonly (readonly [keyof SettingsFile, readonly string[], readonly string[]])[] =
-    [
-      ['styling', settings.styling ? [settings.styling] : [], stylings],
-      [
-        'script',
-        settings.script ? [settings.script] : [],
-        hasPlainScript ? SCRIPTS : isPage ? ['typescript'] : [],
-      ],
-      [
-        'templates',
-        settings.templates ? [settings.templates] : [],
-        hasTemplateFiles ? TEMPLATE_PLACES : [],
-      ],
-      ['units', settings.units ? [settings.units] : [], isPage ? [settings.units ?? ''] : []],
-      ['extras', settings.extras ?? [], EXTRAS.filter((extra) => extra !== 'tests' || hasTests)],
-    ]
+  const { styling, script, templates, units, extras = [] } = settings
+  const scripts = hasPlainScript ? SCRIPTS : isPage ? ['typescript'] : []
+  const choices: readonly Choice[] = [
+    ['styling', [styling], stylings],
+    ['script', [script], scripts],
+    ['templates', [templates], hasTemplateFiles ? TEMPLATE_PLACES : []],
+    ['units', [units], isPage ? UNITS : []],
+    ['extras', extras, EXTRAS.filter((extra) => extra !== 'tests' || hasTests)],
+  ]
   return choices.flatMap(([field, values, allowed]) =>
-    values.filter((value) => !allowed.includes(value)).map((value) => ({ field, value, allowed })),
+    values.flatMap((value) =>
+      value === undefined || allowed.includes(value) ? [] : [{ field, value, allowed }],
+    ),
   )
 }

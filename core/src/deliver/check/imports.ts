@@ -1,5 +1,4 @@
 import type { FaultFinder } from './fault.js'
-import { folderOf, joinPath } from '../../text/file-paths.js'
 import { findReferences } from '../references.js'
 
 const MODULE = /\.(?:[jt]sx?|vue)$/
@@ -15,8 +14,7 @@ export const missingImports: FaultFinder = ({ path, text }, paths) => {
   return [...text.matchAll(isDart ? DART_IMPORT : IMPORTED)].flatMap((match) => {
     const written = match[isDart ? 1 : 2]!
     const end = match.index + match[0].lastIndexOf(written) + written.length
-    const file = joinPath(folderOf(path), written)
-    if (known.has(end) || (file !== undefined && paths.has(file))) return []
+    if (known.has(end)) return []
     return [{ at: match.index, what: `imports ${written}, which is no file of the project` }]
   })
 }

@@ -12,7 +12,7 @@ import { isStated, type Cell } from './cells.js'
 /** Numbers of things that are built alike differ by so much without meaning it, in px. */
 export const NEAR_PX = 1.01
 
-const SIDES = ['top', 'right', 'bottom', 'left'] as const
+export const SIDES = ['top', 'right', 'bottom', 'left'] as const
 
 /** A distance that may be evened out; where along, its sum over many things matters. */
 type Distance = { readonly px: number; readonly isAlong: boolean }

@@ -1,120 +1,25 @@
 import { resolveSides } from '../../design/geometry.js'
-import { keptWidths, type Flow, type LayoutNode } from '../../layout/index.js'
-import type { TextLayer } from '../../design/layer.js'
+import type { Flow, LayoutNode } from '../../layout/index.js'
 import type { TextMeasure } from '../../text/measure.js'
-import type { Placed, Solver } from '../../layout/flow/solver.js'
+import type { Solver } from '../../layout/flow/solver.js'
 import { isStated, lockstep, Signs, toCell, toNode, type Cell } from './cells.js'
 import { across, bottomOf, distancesOf, meant, NEAR_PX, withDistances } from './distances.js'
 import { givesWay, heldLike, holdKey } from './holds.js'
-import { snapDistances, wholeLimits, type Change } from './snap.js'
-import { moveOf, MOVED_PX, moveBoxes, putBack } from './moves.js'
+import { moveBoxes, putBack } from './moves.js'
+import { Snapping } from './snapping.js'
+import { SPARE_PX, Trial } from './trial.js'
 
-/** Fonts are measured to so many px for a line. */
-const SPARE_PX = 4
 /** So many ways to stand are tried on things that are alike. */
 const MOST_MODELS = 3
-/** Up to so many changes are tried one by one. */
-const MOST_SINGLE = 40
 /** So many widths for texts are tried, in steps of 4 px. */
 const MOST_WIDTHS = 12
 
-/** What does not hold: it stands elsewhere, or it breaks into other lines. */
-type Fault = { readonly node: LayoutNode; readonly isMoved: boolean }
-
-const holdsNode = ({ drawn, children }: Cell, node: LayoutNode): boolean =>
-  drawn === node || children.some((child) => holdsNode(child, node))
-
-/** Puts things back to how they were, with all that is in them. */
-const restore = (cell: Cell, nodes: ReadonlyMap<Cell, LayoutNode>): void => {
-  cell.node = nodes.get(cell)!
-  for (const child of cell.children) restore(child, nodes)
-}
-
-const nodesIn = (cell: Cell, found = new Map<Cell, LayoutNode>()): Map<Cell, LayoutNode> => {
-  found.set(cell, cell.node)
-  for (const child of cell.children) nodesIn(child, found)
-  return found
-}
-
 /** Evens out one page. Lives for it. */
 class Evening {
-  private readonly places = new Map<Cell, readonly Placed[]>()
-
   constructor(
-    private readonly solver: Solver,
-    private readonly measure: TextMeasure,
+    private readonly trial: Trial,
     private readonly signs: Signs,
   ) {}
-
-  private drawnPlaces(cell: Cell): readonly Placed[] {
-    let places = this.places.get(cell)
-    if (!places) {
-      places = this.solver.place(cell.drawn, cell.drawn.box.width)
-      this.places.set(cell, places)
-    }
-    return places
-  }
-
-  /** What in a thing, or whether the thing itself, no longer stands where it was drawn, or breaks elsewhere. */
-  private faultIn(cell: Cell): Fault | undefined {
-    const { width } = cell.drawn.box
-    const before = this.drawnPlaces(cell)
-    const after = this.solver.place(toNode(cell), width)
-    const [outer, inner] = [before[0]!.box, after[0]!.box]
-    const resized = Math.max(
-      Math.abs(outer.height - inner.height),
-      Math.abs(outer.width - inner.width),
-    )
-    if (resized > MOVED_PX) return { node: cell.drawn, isMoved: true }
-    for (const [i, one] of before.entries()) {
-      if (!this.isSteady(one, after[i]!)) return { node: one.node, isMoved: false }
-      if (moveOf(one, after[i]!, this.solver) > MOVED_PX) return { node: one.node, isMoved: true }
-    }
-    return undefined
-  }
-
-  private holds(cell: Cell): boolean {
-    return this.faultIn(cell) === undefined
-  }
-
-  /** Whether a text that gets other room than before would keep its lines with a little less, and a little more, of it. */
-  private isSteady({ node, box }: Placed, after: Placed): boolean {
-    const isText = node.layer.type === 'text' && !after.node.keepsLines
-    if (!isText || Math.abs(box.width - after.box.width) <= 0.5) return true
-    // As wide as its words, it has all the room it asks for.
-    const { widest } = this.solver.text(node)
-    if (after.node.sizing.width === 'fit' && after.box.width >= widest - 0.5) return true
-    return this.breaksAsDrawn(node, after.box.width, box.width)
-  }
-
-  /** Whether a text breaks as it was drawn in a room, and in a little less or more of it. */
-  private breaksAsDrawn(node: LayoutNode, px: number, drawnPx: number): boolean {
-    const layer = node.layer as TextLayer
-    const range = (layer.lines?.length ?? 0) > 1 ? keptWidths(layer, this.measure) : undefined
-    if (range) return px - SPARE_PX > range.least && px + SPARE_PX < range.most
-    const { lines } = this.solver.text(node)
-    const drawn = lines(drawnPx)
-    return [-SPARE_PX, SPARE_PX].every((by) => lines(px + by) === drawn)
-  }
-
-  /** Changes some nodes, and takes it back where things do not hold. */
-  private attempt(
-    changes: readonly (readonly [Cell, LayoutNode])[],
-    checked: readonly Cell[],
-  ): boolean {
-    if (changes.length === 0) return true
-    const before = changes.map(([cell]) => cell.node)
-    for (const [cell, node] of changes) cell.node = node
-    if (checked.every((cell) => this.holds(cell))) return true
-    changes.forEach(([cell], i) => (cell.node = before[i]!))
-    return false
-  }
-
-  /** Changes some nodes in a thing, all together or each that may be. */
-  private attemptMost(changes: readonly Change[], checked: Cell): void {
-    if (this.attempt(changes, [checked]) || changes.length > MOST_SINGLE) return
-    for (const change of changes) this.attempt([change], [checked])
-  }
 
   /** Things at one place of things that are alike stand there as most of them do; `holders`: what each is in. */
   private evenHolds(cells: readonly Cell[], holders: readonly Cell[]): void {
@@ -137,7 +42,7 @@ class Evening {
           givesWay(cell) > givesWay(model) ||
           (givesWay(cell) === givesWay(model) && (models.get(holdKey(cell))?.count ?? 0) > count)
         if (holdKey(cell) === key || isBetter) return
-        this.attempt([[cell, heldLike(cell, model)]], [holders[i]!])
+        this.trial.attempt([[cell, heldLike(cell, model)]], [holders[i]!])
       })
     }
   }
@@ -153,7 +58,7 @@ class Evening {
       (_, i) => (Math.ceil(least / 4) + i) * 4,
     ).find((px) =>
       cells.every(({ drawn: node }, i) =>
-        this.breaksAsDrawn(node, px, Math.max(drawn[i]!, node.layer.box.width)),
+        this.trial.breaksAsDrawn(node, px, Math.max(drawn[i]!, node.layer.box.width)),
       ),
     )
     if (width === undefined) return
@@ -161,7 +66,7 @@ class Evening {
       const limits = { ...cell.node.limits, maxWidth: width }
       return [cell, { ...cell.node, limits }] as const
     })
-    this.attempt(changes, [...new Set(holders)])
+    this.trial.attempt(changes, [...new Set(holders)])
   }
 
   /** `evensAlong`: what adds up from one thing to the next as well. */
@@ -182,8 +87,8 @@ class Evening {
       })
     })
     instances.forEach((one, i) => {
-      if (this.attempt(changes[i]!, [one])) return
-      for (const change of changes[i]!) this.attempt([change], [one])
+      if (this.trial.attempt(changes[i]!, [one])) return
+      for (const change of changes[i]!) this.trial.attempt([change], [one])
     })
   }
 
@@ -205,55 +110,8 @@ class Evening {
         const sizing = { ...node.sizing, height: 'stretch' as const }
         return [cell, { ...node, sizing, arrangement: { ...flow, padding } }] as const
       })
-      this.attempt(changes, instances)
+      this.trial.attempt(changes, instances)
     })
-  }
-
-  /** Distances come to lie on the scale, from the inside out; what would move too much on the whole is taken back. */
-  snap(cell: Cell, evened: ReadonlyMap<Cell, LayoutNode> = nodesIn(cell)): void {
-    for (const child of cell.children) this.snap(child, evened)
-    if (cell.children.length === 0) return
-    const limits = cell.children.flatMap((child) => (child.isStated ? [] : wholeLimits(child)))
-    this.attemptMost(limits, cell)
-    const current = toNode(cell)
-    const grownBy = this.growthIn(cell, current)
-    const changes = snapDistances(cell, grownBy)
-    if (changes.length === 0 && current === cell.drawn) return
-    if (this.attempt(changes, [cell]) && (changes.length > 0 || this.holds(cell))) return
-    this.settle(cell, evened, grownBy)
-    this.attemptMost(snapDistances(cell, grownBy), cell)
-  }
-
-  /** By how much things in a thing have grown along its direction, in px. */
-  private growthIn(cell: Cell, current: LayoutNode): (child: Cell) => number {
-    if (current === cell.drawn) return () => 0
-    const side = cell.node.arrangement.kind === 'row' ? 'width' : 'height'
-    const now = this.solver.place(current, cell.drawn.box.width)
-    const grown = new Map(
-      this.drawnPlaces(cell).map(({ node, box }, i) => [node, now[i]!.box[side] - box[side]]),
-    )
-    return ({ drawn }) => grown.get(drawn) ?? 0
-  }
-
-  /** Takes back what moves too much together, thing by thing. */
-  private settle(
-    cell: Cell,
-    evened: ReadonlyMap<Cell, LayoutNode>,
-    grownBy: (child: Cell) => number,
-  ): void {
-    const left = new Set(cell.children)
-    for (let tries = 0; left.size > 0 && tries < MOST_SINGLE; tries++) {
-      const fault = this.faultIn(cell)
-      if (!fault) return
-      // What has changed in size moves all that comes after it; what breaks elsewhere got other room where it is.
-      const most = [...left].reduce((a, b) => (Math.abs(grownBy(b)) > Math.abs(grownBy(a)) ? b : a))
-      const culprit = fault.isMoved
-        ? most
-        : ([...left].find((child) => holdsNode(child, fault.node)) ?? most)
-      restore(culprit, evened)
-      left.delete(culprit)
-    }
-    for (const child of left) restore(child, evened)
   }
 
   /** What stands under one another in a container, built alike, begins and ends alike. */
@@ -280,7 +138,7 @@ class Evening {
         const isSame = left[i]!.px === margin.left && right[i]!.px === margin.right
         return isSame ? [] : [[cell, { ...cell.node, margin }] as const]
       })
-      this.attempt(changes, [parent])
+      this.trial.attempt(changes, [parent])
     }
   }
 
@@ -335,10 +193,11 @@ const MOST_ROUNDS = 6
 export const evenOut = (root: LayoutNode, solver: Solver, measure: TextMeasure): LayoutNode => {
   const cell = toCell(root)
   const signs = new Signs()
-  const evening = new Evening(solver, measure, signs)
+  const trial = new Trial(solver, measure)
+  const evening = new Evening(trial, signs)
   evening.siblings(cell)
   for (const cells of findAlike(cell, signs)) evening.alike(cells)
-  evening.snap(cell)
+  new Snapping(trial, solver, cell).snap(cell)
   if (toNode(cell) === root) return root
   const before = solver.place(root, root.box.width)
   for (let round = 0; round < MOST_ROUNDS; round++) {

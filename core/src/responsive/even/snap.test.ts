@@ -1,9 +1,8 @@
 import { resolveSides } from '../../design/geometry.js'
-import { resolveInstances } from '../../design/resolve-instances.js'
-import { inferLayout, walkNodes, type LayoutNode } from '../../layout/index.js'
+import { walkNodes, type LayoutNode } from '../../layout/index.js'
 import { createSolver } from '../../layout/flow/solver.js'
-import { design, frame, layer } from '../../testing/design.js'
-import { findNode } from '../../testing/layout.js'
+import { layer } from '../../testing/design.js'
+import { findNode, inferredPage } from '../../testing/layout.js'
 import { at, words } from '../../testing/page.js'
 import { createTableMeasure } from '../../text/measure.js'
 import { evenOut } from './index.js'
@@ -12,11 +11,8 @@ type Json = Record<string, unknown>
 const measure = createTableMeasure()
 const solver = createSolver(measure)
 const paint = (color: string): Json => ({ fills: [{ kind: 'solid', color }] })
-const evened = (children: Json[], height = 800): LayoutNode => {
-  const page = frame('page', children, { ...at(0, 0, 600, height), ...paint('#ffffff') })
-  const root = resolveInstances(design([page]))[0]!
-  return evenOut(inferLayout(root, { measure, assets: {} }), solver, measure)
-}
+const evened = (children: Json[]): LayoutNode =>
+  evenOut(inferredPage(children, 600, 800), solver, measure)
 const box = (key: string, y: number, height: number): Json =>
   layer('rectangle', key, { ...at(20, y, 560, height), ...paint('#eef1ee') })
 

@@ -2,7 +2,8 @@ import { isInFlow } from '../../layout/flow/solver.js'
 import type { LayoutNode } from '../../layout/index.js'
 import { roundPx, type Sides } from '../../design/geometry.js'
 import { isStated, type Cell } from './cells.js'
-import { distancesOf, withDistances } from './distances.js'
+import { distancesOf, SIDES, withDistances } from './distances.js'
+import type { Change } from './trial.js'
 
 /** Lengths are drawn on a scale of so many px, when they are nearer to it than this. */
 const SCALE_PX = 4
@@ -22,7 +23,6 @@ const snap = (px: number, carry = 0): number => {
 }
 
 type Side = keyof Sides
-const SIDES: readonly Side[] = ['top', 'right', 'bottom', 'left']
 
 /** A gap that is there so many times, between things that have grown by so much altogether, and give back as much. */
 const snapGap = (px: number, times: number, grown: number): number => {
@@ -54,8 +54,6 @@ export const wholeLimits = (cell: Cell): readonly Change[] => {
   return [[cell, changed]]
 }
 
-export type Change = readonly [cell: Cell, node: LayoutNode]
-
 /**
  * A container and what is in it with distances in whole px, on the scale where they are near it. Along its direction each
  * makes good what those before it are off, so that nothing drifts. `grown`: how much larger each of what is in it has become
@@ -84,9 +82,8 @@ export const snapDistances = (cell: Cell, grown: (child: Cell) => number): reado
   let carry = isGrid ? 0 : own[sideAt(before!)]! - padding[sideAt(before!)]!
   flowing.forEach((child, i) => {
     if (!isGrid && i > 0) carry += gaps[0]! - snapped[0]!
-    const margins = distancesOf(child, false)
-      .slice(0, child.isStated ? 0 : SIDES.length)
-      .map(({ px }) => px)
+    const all = distancesOf(child, false).map(({ px }) => px)
+    const margins = all.slice(0, child.isStated ? 0 : SIDES.length)
     const meant = margins.map((px, at) => {
       if (px === 0) return 0
       const isAlong = !isGrid && (SIDES[at] === before || SIDES[at] === after)
@@ -96,8 +93,8 @@ export const snapDistances = (cell: Cell, grown: (child: Cell) => number): reado
       return whole
     })
     if (meant.some((px, at) => px !== margins[at])) {
-      const rest = distancesOf(child, false).slice(SIDES.length)
-      changes.push([child, withDistances(child, false, [...meant, ...rest.map(({ px }) => px)])])
+      const px = [...meant, ...all.slice(SIDES.length)]
+      changes.push([child, withDistances(child, false, px)])
     }
     if (!isGrid) carry -= grown(child)
   })

@@ -20,12 +20,10 @@ export const meantSlots = (node: UiNode, slots: readonly Slot[]): Slot[] => {
     own.push({ slot: 'cursor', token: 'cursor-pointer' })
   }
   // Browsers put the words of a head cell in the middle, and make them bold.
-  const isHead = (node.type === 'box' || node.type === 'text') && node.item === 'columnheader'
-  if (isHead && (node.type === 'box' || node.align === 'start')) {
-    own.push({ slot: 'words', token: 'text-start' })
-  }
-  if (isHead && (node.type === 'box' || node.textStyle.weight === 400)) {
-    own.push({ slot: 'head', token: 'font-normal' })
+  if ((node.type === 'box' || node.type === 'text') && node.item === 'columnheader') {
+    const isText = node.type === 'text'
+    if (!isText || node.align === 'start') own.push({ slot: 'words', token: 'text-start' })
+    if (!isText || node.textStyle.weight === 400) own.push({ slot: 'head', token: 'font-normal' })
   }
   if (node.type !== 'box') return own
   if (isButton) own.push({ slot: 'cursor', token: 'cursor-pointer' })

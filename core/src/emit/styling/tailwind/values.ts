@@ -12,14 +12,13 @@ const SCALE_PX = 4
 const round = (px: number): number => Math.round(px * 100) / 100
 
 /**
- * A length as a step of the spacing scale where there is one: 16 → `4`, 13 → `3.25`, 1 → `px`, 10.5 → `[10.5px]`. Gaps, padding and sizes are
- * never negative: what lies below nothing by a rounding is nothing, as a declaration with it would be dropped.
+ * A length as a step of the spacing scale where there is one: 16 → `4`, 13 → `3.25`, 1 → `px`, 10.5 → `[10.5px]`.
+ * Gaps, padding and sizes are never negative: what lies below nothing by a rounding is nothing, as a declaration with it would be dropped.
  */
 export const spacing = (length: number): string => {
   const px = Math.max(0, round(length))
   if (px === 1) return 'px'
-  const step = px / SCALE_PX
-  return Number.isInteger(px) ? String(step) : `[${decimal(px)}px]`
+  return Number.isInteger(px) ? String(px / SCALE_PX) : `[${decimal(px)}px]`
 }
 
 /** A length that may be negative: -12 → `-3`, -10.5 → `-[10.5px]`. */
