@@ -8,6 +8,7 @@ import { runCommand, runTasks } from './run-tasks.mjs'
 import {
   BINDING_HELP,
   buildWeb,
+  BUNDLE,
   checkNode,
   checkTypes,
   COMPILE_BINDING,
@@ -150,6 +151,7 @@ const TASKS = [
   { name: 'Browser', run: installBrowser },
   { name: 'Database binding', needs: ['Packages'], run: compileBinding },
   { name: 'Packages built', needs: ['Packages'], run: () => inRoot(...compile()) },
+  { name: 'Command line bundled', needs: ['Packages built'], run: () => inRoot(...BUNDLE) },
   { name: 'Interface built', needs: ['Packages built'], run: () => buildWeb(inRoot) },
   { name: 'Types', needs: ['Packages built'], run: () => inRoot(...checkTypes()) },
   {
@@ -164,7 +166,7 @@ const TASKS = [
   },
   {
     name: 'Unit tests',
-    needs: ['Packages built', 'Interface built', 'Database binding'],
+    needs: ['Command line bundled', 'Interface built', 'Database binding'],
     // Two workers beside whatever else still runs: nothing in them is timed.
     run: runUnit,
   },

@@ -1,4 +1,7 @@
 import { spawnSync } from 'node:child_process'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 
 type Figures = Record<
@@ -143,3 +146,23 @@ check(
   3,
 )
 check('memory for it, in times of the file', opened.peakBytes / opened.bytes, 15)
+
+const BIN = fileURLToPath(new URL('../../cli/bin/unimorph.mjs', import.meta.url))
+const DEMO = fileURLToPath(new URL('../../demo/designs/night-ferry-kiosk.svg', import.meta.url))
+
+/** The time of the fastest of five starts of a program, in ms; the first fills caches. */
+const startOf = (...args: readonly string[]): number => {
+  const times = Array.from({ length: 5 }, () => {
+    const began = performance.now()
+    spawnSync(process.execPath, args)
+    return performance.now() - began
+  })
+  return Math.min(...times)
+}
+
+const out = mkdtempSync(join(tmpdir(), 'unimorph-speed-'))
+const empty = startOf('--eval', '0')
+const converted = startOf(BIN, 'convert', DEMO, '--target', 'react', '--out', out, '--force')
+rmSync(out, { recursive: true })
+console.log(`\nNode starts in ${ms(empty)}; the command line converts a screen in ${ms(converted)}`)
+check('the command line converts a screen, in times of an empty program', converted / empty, 10)

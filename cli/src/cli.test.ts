@@ -113,6 +113,23 @@ describe('convert', () => {
     expect(broken.stderr).toContain('broken.ttf: it is no WOFF2, WOFF, TTF or OTF file.')
   })
 
+  test('the program, started from its one file, writes what its modules write', async () => {
+    const { loadBundle } = (await import('../bin/load-bundle.mjs' as string)) as {
+      loadBundle: (command: string) => object | undefined
+    }
+    expect(loadBundle('convert')).toBeDefined()
+    const design = join(DEMO, 'night-ferry-kiosk.svg')
+    for (const target of ['html', 'vue', 'flutter']) {
+      expect(program('convert', design, '--target', target, '--out', `a-${target}`).status).toBe(0)
+      await unimorph('convert', design, '--target', target, '--out', `b-${target}`)
+      const [one, other] = [join(folder, `a-${target}`), join(folder, `b-${target}`)]
+      const files = listAll(one)
+      expect(listAll(other)).toEqual(files)
+      for (const file of files)
+        expect(readFileSync(join(one, file))).toEqual(readFileSync(join(other, file)))
+    }
+  })
+
   test('the program itself writes a project and says how many files', () => {
     const { status, stdout } = program('convert', join(DEMO, 'tidewrack.json'), '--out', 'site')
     expect(status).toBe(0)

@@ -12,6 +12,7 @@ import {
   LIBRARIES,
   type Note,
   PICTURE_FORMS,
+  type PictureCodecs,
   readFiles,
   scalePictures,
   SCRIPTS,
@@ -25,11 +26,8 @@ import {
 import { checkDelivered, deliver } from '@unimorph/core/deliver'
 import { Failure } from './failure.js'
 import { readEdits } from './read-edits.js'
-import { readFonts } from './read-fonts.js'
 import { readInputs } from './read-inputs.js'
 import { findSettings } from './read-settings.js'
-import { forCodebase, readCodebase } from './into-codebase.js'
-import { pictureCodecs } from './picture-codecs.js'
 import { writeFiles } from './write-files.js'
 
 /** The options of a command line; what is not said there may be in a settings file. */
@@ -119,6 +117,9 @@ const printNotes = (notes: readonly Note[]): void => {
   if (rest > 0) console.error(`${rest} more notes; --json lists them all.`)
 }
 
+const loadCodecs = async (): Promise<PictureCodecs> =>
+  (await import('./picture-codecs.js')).pictureCodecs()
+
 /** What a conversion of some files gives: the files to write, or why there are none. */
 export type Conversion =
   | {
@@ -145,8 +146,12 @@ export const convertFiles = async (
   refuseUnsupported(target, settings)
   const edits = settings.edits === undefined ? [] : readEdits(settings.edits)
 
-  const glossary = options.codebase === undefined ? undefined : await readCodebase(options.codebase)
-  const fonts = settings.fonts === undefined ? [] : readFonts(settings.fonts)
+  const glossary =
+    options.codebase === undefined
+      ? undefined
+      : await (await import('./into-codebase.js')).readCodebase(options.codebase)
+  const fonts =
+    settings.fonts === undefined ? [] : (await import('./read-fonts.js')).readFonts(settings.fonts)
   const measure = measureWith(fonts)
   const intake = readFiles(readInputs(paths), measure)
   const isBroken = !intake.design || intake.notes.some((n) => n.severity === 'error')
@@ -167,14 +172,14 @@ export const convertFiles = async (
   const housed = await deliver({ ...result.value, files: made }, house, target)
   const { files: chosen, kept } =
     options.out === undefined && options.codebase !== undefined
-      ? forCodebase(options.codebase, housed.files)
+      ? (await import('./into-codebase.js')).forCodebase(options.codebase, housed.files)
       : { files: housed.files, kept: [] }
   // Code for a codebase imports files of the codebase, which this check does not know.
   const faults = glossary ? [] : checkDelivered(housed.files)
   return {
     ok: true,
     faults: faults.length,
-    files: await scalePictures(chosen, pictureCodecs),
+    files: await scalePictures(chosen, loadCodecs),
     notes: [...faults, ...said, ...housed.notes],
     kept,
     ...(found ? { config: found.path } : {}),

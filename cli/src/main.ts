@@ -1,18 +1,11 @@
 import { FRAMEWORKS, SETTINGS_FILE, TARGET_IDS } from '@unimorph/core'
 import { Command, CommanderError } from 'commander'
-import { buildCommand } from './build-command.js'
-import { convertCommand, type ConvertOptions } from './convert-command.js'
+import type { ConvertOptions } from './convert-command.js'
 import { Failure } from './failure.js'
-import {
-  checkCommand,
-  scanCommand,
-  suggestCommand,
-  type CheckOptions,
-  type ScanOptions,
-  type SuggestOptions,
-} from './glossary-commands.js'
-import { findingsCommand, type FindingsOptions } from './findings-command.js'
+import type { CheckOptions, ScanOptions, SuggestOptions } from './glossary-commands.js'
+import type { FindingsOptions } from './findings-command.js'
 
+// Each command loads what it needs when it runs: to read a codebase takes the compiler, which takes a second to load.
 const createProgram = (finish: (code: number) => void): Command => {
   const program = new Command('unimorph')
     .description('Turns layered design files into component code.')
@@ -44,6 +37,7 @@ const createProgram = (finish: (code: number) => void): Command => {
     .option('--force', 'overwrite files that were changed')
     .option('--json', 'print what was written and all notes as JSON')
     .action(async (files: string[], options: ConvertOptions) => {
+      const { convertCommand } = await import('./convert-command.js')
       finish(await convertCommand(files, options))
     })
   program
@@ -55,7 +49,8 @@ const createProgram = (finish: (code: number) => void): Command => {
     .option('--mend <which>', 'safe, all, or a kind of finding')
     .option('--out <file>', 'where to write the edits of --mend, for convert --edits')
     .option('--json', 'print everything as JSON')
-    .action((files: string[], options: FindingsOptions) => {
+    .action(async (files: string[], options: FindingsOptions) => {
+      const { findingsCommand } = await import('./findings-command.js')
       finish(findingsCommand(files, options))
     })
   program
@@ -66,6 +61,7 @@ const createProgram = (finish: (code: number) => void): Command => {
     .option('--json', 'print everything as JSON')
     .option('--watch', 'go on, and print what changes')
     .action(async (dir: string, options: ScanOptions) => {
+      const { scanCommand } = await import('./glossary-commands.js')
       finish(await scanCommand(dir, options))
     })
   program
@@ -79,6 +75,7 @@ const createProgram = (finish: (code: number) => void): Command => {
     .option('--accept <percent>', 'with --write: confirm what is at least so sure')
     .option('--json', 'print everything as JSON')
     .action(async (files: string[], options: SuggestOptions) => {
+      const { suggestCommand } = await import('./glossary-commands.js')
       finish(await suggestCommand(files, options))
     })
   program
@@ -88,6 +85,7 @@ const createProgram = (finish: (code: number) => void): Command => {
     .argument('[file...]', 'design files to check against too')
     .option('--json', 'print everything as JSON')
     .action(async (dir: string, files: string[], options: CheckOptions) => {
+      const { checkCommand } = await import('./glossary-commands.js')
       finish(await checkCommand(dir, files, options))
     })
   program
@@ -96,6 +94,7 @@ const createProgram = (finish: (code: number) => void): Command => {
     .argument('<dir>', 'folder of the delivered project')
     .requiredOption('--site <dir>', 'folder to write the site to')
     .action(async (dir: string, options: { site: string }) => {
+      const { buildCommand } = await import('./build-command.js')
       finish(await buildCommand(dir, options))
     })
   for (const command of program.commands) command.exitOverride()

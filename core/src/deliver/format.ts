@@ -1,14 +1,20 @@
-import * as angular from 'prettier/plugins/angular'
-import * as babel from 'prettier/plugins/babel'
-import * as estree from 'prettier/plugins/estree'
-import * as html from 'prettier/plugins/html'
-import * as postcss from 'prettier/plugins/postcss'
-import * as typescript from 'prettier/plugins/typescript'
-import { format } from 'prettier/standalone'
+import type { Plugin } from 'prettier'
 import type { EmittedFile } from '../emit/shared/emitted-file.js'
 import { realign } from './realign.js'
 
-const PLUGINS = [angular, babel, estree, html, postcss, typescript]
+/** Prettier with all that reads our files; loaded when it is first needed, since most projects are printed as they are to be. */
+const load = async () => {
+  const [{ format }, ...plugins] = await Promise.all([
+    import('prettier/standalone'),
+    import('prettier/plugins/angular'),
+    import('prettier/plugins/babel'),
+    import('prettier/plugins/estree'),
+    import('prettier/plugins/html'),
+    import('prettier/plugins/postcss'),
+    import('prettier/plugins/typescript'),
+  ])
+  return { format, plugins: plugins as Plugin[] }
+}
 
 const PARSERS: Readonly<Record<string, string>> = {
   css: 'css',
@@ -39,7 +45,8 @@ export const formatFile = async (
   const parser = parserOf(file.path, isAngular)
   if (file.content.kind !== 'text' || parser === undefined) return file
   const before = file.content.text
-  const text = await format(before, { ...options, parser, plugins: PLUGINS })
+  const { format, plugins } = await load()
+  const text = await format(before, { ...options, parser, plugins })
   if (text === before) return file
   return { ...file, content: { kind: 'text', text }, spans: realign(before, text, file.spans) }
 }

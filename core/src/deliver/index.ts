@@ -25,10 +25,10 @@ const PRETTIER_FILE = '.prettierrc'
 
 const textOf = ({ content }: EmittedFile): string => (content.kind === 'text' ? content.text : '')
 
-const withoutTypes = (file: EmittedFile): EmittedFile => {
+const withoutTypes = async (file: EmittedFile): Promise<EmittedFile> => {
   if (!/\.tsx?$/.test(file.path)) return file
   const before = textOf(file)
-  const text = eraseTypes(before)
+  const text = await eraseTypes(before)
   return { ...file, content: { kind: 'text', text }, spans: realign(before, text, file.spans) }
 }
 
@@ -98,7 +98,7 @@ export const deliver = async (
   if (!hasHouseStyle({ code, files: layout, script }))
     return { files, pages, components, origins: {}, notes: [] }
   const isPlain = script === 'javascript' && TARGETS[target].hasPlainScript === true
-  const scripts = isPlain ? files.map(withoutTypes) : files
+  const scripts = isPlain ? await Promise.all(files.map(withoutTypes)) : files
   const { places, refused } = planPlaces(files, layout, target, isPlain)
   const placeOf = (path: string): string => places.get(path) ?? path
   const style = prettierOptions(code)

@@ -1,5 +1,3 @@
-import { compile } from 'tailwindcss'
-
 /**
  * Compiles a style sheet for the classes in use. `library` is the text of Tailwind's own `index.css`,
  * given by the host: `core` reads no files. No other sheet can be loaded.
@@ -9,6 +7,7 @@ export const compileStyles = async (
   classes: readonly string[],
   library: string,
 ): Promise<string> => {
+  const { compile } = await import('tailwindcss')
   const { build } = await compile(source, {
     base: '/',
     loadStylesheet: (id, base) =>
