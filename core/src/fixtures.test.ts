@@ -45,13 +45,14 @@ const findCases = (folder: string): string[] => {
 
 /** Files that are the same whatever is converted. */
 const CONSTANT =
-  /^\w+\/(package\.json|angular\.json|tsconfig\.json|vite\.config\.ts|README\.md|\.p.*|src\/main\.tsx?)$|^(react|vue)\/(index\.html|src\/behaviour\/.*)$|^vue\/src\/(index\.css|forms\/.*)$|^html\/behaviour\.js$|^flutter\/(analysis_options\.yaml|lib\/(main|shared\/.*)\.dart|lib\/shared\/.*)$|^angular\/src\/(styles\.css|index\.html|app\/(app\.(config\.)?ts|behaviour\/.*))$/
+  /^\w+\/(package\.json|eslint\.config\.js|public\/favicon\.svg|favicon\.svg|\.(gitignore|nvmrc|htmlvalidate\.json)|angular\.json|tsconfig\.json|vite\.config\.ts|README\.md|\.p.*|src\/main\.tsx?)$|^(react|vue)\/(index\.html|src\/behaviour\/.*)$|^vue\/src\/(index\.css|forms\/.*)$|^html\/behaviour\.js$|^flutter\/(analysis_options\.yaml|lib\/(main|shared\/.*)\.dart|lib\/shared\/.*)$|^angular\/src\/(styles\.css|index\.html|app\/(app\.(config\.)?ts|behaviour\/.*))$/
 
 const PARSERS: Readonly<Record<string, string>> = {
   css: 'css',
   scss: 'scss',
   vue: 'vue',
   html: 'html',
+  js: 'babel',
   tsx: 'typescript',
   ts: 'typescript',
   json: 'json',

@@ -119,7 +119,8 @@ export type UiStyle = {
 
 /** Where activating a node leads: a page of the same project, an address that was checked, or nowhere yet. */
 export type UiLink =
-  | { readonly kind: 'nowhere' }
+  /** `id`: what the place it will lead to can be called, from its words. */
+  | { readonly kind: 'nowhere'; readonly id: string }
   | { readonly kind: 'page'; readonly page: string }
   | { readonly kind: 'address'; readonly url: string }
   /** A part of the same page, by its id. */

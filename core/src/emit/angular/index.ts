@@ -4,6 +4,7 @@ import { writeHelpers } from './behaviour/files.js'
 import { writeForm } from './form-file.js'
 import { ROUTER_TAGS } from './imports.js'
 import { pathOf } from './names.js'
+import { linting } from './linting.js'
 import { writeProject } from './project-files.js'
 import { writeTest } from './write-test.js'
 import { printUse, unitSpelling, writeIcon, writePart, writeUnit } from './write-unit.js'
@@ -49,6 +50,8 @@ export const angular = componentTarget({
     // Angular's builder asks for one before 6.
     versions: { typescript: '5.9.3' },
   },
+  linting,
+  madeFolders: ['.angular'],
   tests: {
     routerTags: ROUTER_TAGS,
     fieldAttributes: new Set(['formControlName']),

@@ -4,6 +4,7 @@ import type { ProjectStyling, ScreenFile } from '../project/component-target.js'
 import { entry, jsonFile, scaffold, textFile, type EmittedFile } from '../shared/emitted-file.js'
 import { fontReadme } from '../shared/font-readme.js'
 import { folderOf } from '../../text/file-paths.js'
+import { ABOUT_TOOLS } from '../tooling/project-tools.js'
 import { ABOUT_TESTS } from '../project/print-test.js'
 import { pageHead } from '../shared/entry-page.js'
 import { elementOf, toFileName } from './names.js'
@@ -157,6 +158,7 @@ npm start
 \`\`\`
 
 \`npm run build\` checks types and templates and writes the site to \`dist\`.${hasTests ? ABOUT_TESTS : ''}
+${ABOUT_TOOLS}
 Each screen is a component in \`src/app/screens\`; tokens and fonts are in \`${sheet.endsWith('.scss') ? folderOf(sheet) : sheet}\`.
 `
 

@@ -36,6 +36,7 @@ const spelling: UnitSpelling = {
   ...HTML_SPELLING,
   code: codeSpelling,
   quote: quoteDart,
+  nowhere: '#',
   toPage: ({ route, isHere }) => ({
     tag: 'RouterLink',
     attributes: [text('to', route), ...(isHere === true ? [text('aria-current', 'page')] : [])],

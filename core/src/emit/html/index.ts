@@ -4,6 +4,10 @@ import { buildAssetFiles } from '../shared/asset-files.js'
 import { buildMarkup, CURRENT_PAGE, findTabPanels, type Dialect } from '../project/build-markup.js'
 import { concat, hardline } from '../shared/document.js'
 import { applyRules } from '../rules/apply-rules.js'
+import { favicon, FAVICON } from '../tooling/favicon.js'
+import { NODE_ENGINES } from '../tooling/node-version.js'
+import { projectTools } from '../tooling/project-tools.js'
+import { linting } from './linting.js'
 import { namesValues } from '../rules/house-rules.js'
 import { buildFontFiles, fontRules } from '../shared/font-files.js'
 import { fontReadme } from '../shared/font-readme.js'
@@ -83,6 +87,10 @@ const buildPage = (
                   ['content', description],
                 ]),
               ]),
+          element('link', [
+            ['rel', 'icon'],
+            ['href', FAVICON],
+          ]),
           ...sheets.map((href) =>
             element('link', [
               ['rel', 'stylesheet'],
@@ -195,12 +203,11 @@ export const html: Target = {
     if (project.notFound) paths.set(project.notFound.key, '404.html')
     const hrefOf = (link: UiLink): string => {
       switch (link.kind) {
-        case 'nowhere':
-          return '#'
         case 'page':
           return paths.get(link.page)!
         case 'address':
           return link.url
+        case 'nowhere':
         case 'section':
           return `#${link.id}`
       }
@@ -309,9 +316,17 @@ export const html: Target = {
           jsonFile('package.json', {
             name: toKebab(project.name, 'pages'),
             private: true,
-            scripts: made ? { build: made.build } : { format: 'prettier --write .' },
-            devDependencies: dependencies(['prettier', ...(made?.tools ?? [])]),
+            scripts: {
+              ...(made ? { build: made.build } : {}),
+              lint: linting.command,
+              format: 'prettier --write .',
+            },
+            engines: NODE_ENGINES,
+            devDependencies: dependencies(['prettier', ...linting.tools, ...(made?.tools ?? [])]),
           }),
+          ...linting.files({ isPlain: true, pressed: [] }),
+          ...projectTools([]),
+          favicon(project),
           jsonFile('.prettierrc', { printWidth: PRINT_WIDTH }),
           textFile(
             '.prettierignore',

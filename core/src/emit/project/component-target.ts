@@ -32,6 +32,9 @@ import {
 import { sheetPath, type SheetBase } from './sheet-place.js'
 import { asModule, folderOf, relativePath } from '../../text/file-paths.js'
 import { dependencies, type Dependency } from '../shared/versions.js'
+import { favicon } from '../tooling/favicon.js'
+import { NODE_ENGINES } from '../tooling/node-version.js'
+import { projectTools, type Linting } from '../tooling/project-tools.js'
 
 const PRINT_WIDTH = 80
 const FONTS = 'src/fonts'
@@ -117,6 +120,9 @@ export type ComponentTarget = {
     readonly versions?: Partial<Record<Dependency, string>>
   }
   readonly scripts: Readonly<Record<string, string>>
+  readonly linting: Linting
+  /** Folders that its tools write to, beside `dist`. */
+  readonly madeFolders?: readonly string[]
   /** How its components are tested. */
   readonly tests: Omit<TestOptions, 'plan'> & {
     readonly tools: readonly Dependency[]
@@ -159,7 +165,8 @@ const dressed = (
 }
 
 /** Packages that only code with types needs. */
-const isOfTypes = (name: Dependency): boolean => name === 'typescript' || name.startsWith('@types/')
+const isOfTypes = (name: Dependency): boolean =>
+  name.startsWith('typescript') || name.startsWith('@types/')
 
 /** Whether a package is needed: some only a styling needs. */
 const isNeededBy = (styling: StylingId, name: Dependency): boolean => {
@@ -334,7 +341,10 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
             scripts: {
               ...(isPlain ? kind.plainScripts : kind.scripts),
               ...(hasTests ? { test: kind.tests.script } : {}),
+              lint: kind.linting.command,
+              format: 'prettier --write .',
             },
+            engines: NODE_ENGINES,
             dependencies: dependencies([
               ...runtime,
               ...(isRouted ? [router] : []),
@@ -349,13 +359,23 @@ export const componentTarget = (kind: ComponentTarget): Target => ({
                     'tailwindcss',
                     'typescript',
                     ...tools,
+                    ...kind.linting.tools,
                     ...(hasTests ? kind.tests.tools : []),
                   ] as const
                 ).filter((name) => isNeededBy(styling.id, name) && !(isPlain && isOfTypes(name))),
               ),
               ...versions,
             },
+            overrides: kind.linting.overrides,
           }),
+          ...kind.linting.files({
+            isPlain,
+            pressed: parts
+              .filter(({ markup }) => /^(a|button)$/.test(markup.tag))
+              .map(({ tag }) => tag),
+          }),
+          ...projectTools(['dist', ...(kind.madeFolders ?? [])]),
+          favicon(project, 'public/'),
           jsonFile('.prettierrc', { printWidth: PRINT_WIDTH, ...kind.formatting }),
           textFile('.prettierignore', `node_modules\ndist\n${folder}\n`),
         ),

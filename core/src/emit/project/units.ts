@@ -78,6 +78,8 @@ export type UnitSpelling = Pick<
   quote(text: string): string
   /** The tag of a link to a page of a project with a router, and what makes it lead there. */
   toPage(page: PageLink): LinkMarkup
+  /** The address of a link that leads nowhere yet, where `#` and its id do not do. */
+  readonly nowhere?: string
   /** The attribute that shows a picture, which may be imported under a name. */
   picture(variable: string, file: string): Attribute
   /** A picture as the framework's own way of showing pictures has it. */
@@ -156,7 +158,7 @@ const linkBuilder =
   (link) => {
     switch (link.kind) {
       case 'nowhere':
-        return anchor('#')
+        return anchor(spelling.nowhere ?? `#${link.id}`)
       case 'address':
         return anchor(link.url)
       case 'page': {
@@ -178,10 +180,9 @@ const linkBuilder =
 /** Where a link leads, for a component that makes the link itself; what is named as a router names it has a route. */
 const addressOf = (link: UiLink, prop: string, plan: ComponentPlan): string => {
   switch (link.kind) {
-    case 'nowhere':
-      return '#'
     case 'address':
       return link.url
+    case 'nowhere':
     case 'section':
       return `#${link.id}`
     case 'page': {

@@ -3,6 +3,7 @@ import type { ComponentTarget, ProjectStyling } from './component-target.js'
 import { jsonFile, scaffold, textFile, type EmittedFile } from '../shared/emitted-file.js'
 import { folderOf } from '../../text/file-paths.js'
 import { fontReadme } from '../shared/font-readme.js'
+import { ABOUT_TOOLS } from '../tooling/project-tools.js'
 import { ABOUT_TESTS } from './print-test.js'
 
 const viteConfig = (
@@ -64,6 +65,7 @@ npm run dev
 \`\`\`
 
 \`npm run build\` ${isPlain ? '' : 'checks the types and '}writes the site to \`dist\`.${hasTests ? ABOUT_TESTS : ''}
+${ABOUT_TOOLS}
 Each screen is a component in \`src/screens\`; tokens and fonts are in \`${sheet.endsWith('.scss') ? folderOf(sheet) : sheet}\`.
 `
 

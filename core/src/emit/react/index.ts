@@ -9,6 +9,7 @@ import { unitSpelling, writeUnit } from './emit-component.js'
 import { buildIconFile } from './icon-file.js'
 import { emitPart } from './print-part.js'
 import { ROUTER_TAGS } from './imports.js'
+import { linting } from './linting.js'
 import { buildProjectFiles } from './project-files.js'
 import { writeTest } from './write-test.js'
 
@@ -38,6 +39,7 @@ export const react = componentTarget({
       'vite',
     ],
   },
+  linting,
   tests: {
     routerTags: ROUTER_TAGS,
     fieldAttributes: new Set(),

@@ -40,7 +40,9 @@ import { createRoot } from "react-dom/client";
 ${isRouted ? 'import { HashRouter } from "react-router";\n' : ''}import { App } from "./App";
 import "${asModule(relativePath('src', sheet))}";
 
-createRoot(document.getElementById("root")!).render(
+const root = document.getElementById("root");
+if (!root) throw new Error("There is no element with the id root.");
+createRoot(root).render(
   <StrictMode>
 ${isRouted ? '    <HashRouter>\n      <App />\n    </HashRouter>' : '    <App />'}
   </StrictMode>,

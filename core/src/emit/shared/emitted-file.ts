@@ -34,11 +34,17 @@ export const textFile = (path: string, text: string, spans: readonly Span[] = []
   spans,
 })
 
-// Prettier writes a short list on one line; ours hold plain strings only.
+const PRINT_WIDTH = 80
+
+// Prettier writes a list on one line where it fits; ours hold plain strings only.
 const inlineLists = (json: string): string =>
   json.replace(
-    /\[\n\s+([^[\]{}]*?)\n\s+\]/g,
-    (_, items: string) => `[${items.replace(/\n\s+/g, ' ')}]`,
+    /\[\n\s+([^[\]{}]*?)\n\s+\](,?)/g,
+    (list, items: string, comma: string, at: number) => {
+      const line = `[${items.replace(/\n\s+/g, ' ')}]${comma}`
+      const column = at - (json.lastIndexOf('\n', at) + 1)
+      return column + line.length <= PRINT_WIDTH ? line : list
+    },
   )
 
 /** A JSON file as Prettier writes it: two spaces, short lists on one line, final newline. */

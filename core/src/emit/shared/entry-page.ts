@@ -1,4 +1,5 @@
 import type { UiProject } from '../../ui/index.js'
+import { FAVICON } from '../tooling/favicon.js'
 import { cleanControls } from './html-escape.js'
 
 const escapeTitle = (name: string): string =>
@@ -9,13 +10,14 @@ const escapeTitle = (name: string): string =>
     .replace(/&/g, '&amp;')
     .replace(/</g, '&lt;')
 
-/** The head of the page that an app is loaded into. */
-export const pageHead = ({ name }: UiProject): string =>
+/** The head of the page that an app is loaded into; `root` is the address that public files are asked for from. */
+export const pageHead = ({ name }: UiProject, root = ''): string =>
   [
     '  <head>',
     '    <meta charset="utf-8" />',
     '    <meta name="viewport" content="width=device-width, initial-scale=1" />',
     `    <title>${escapeTitle(name) || 'Screens'}</title>`,
+    `    <link rel="icon" href="${root}${FAVICON}" />`,
     '  </head>',
   ].join('\n')
 
@@ -26,7 +28,7 @@ export const entryPage = (
   script: string,
 ): string => `<!doctype html>
 <html lang="${project.language}">
-${pageHead(project)}
+${pageHead(project, '/')}
   <body>
     <div id="${root}"></div>
     <script type="module" src="${script}"></script>

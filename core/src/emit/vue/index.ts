@@ -6,6 +6,7 @@ import { asTagComment } from '../shared/with-comment.js'
 import { writeHelpers } from './behaviour/files.js'
 import { ROUTER_TAGS } from './imports.js'
 import { escapeWords } from './print-file.js'
+import { linting } from './linting.js'
 import { writeProject } from './project-files.js'
 import { toTemplate } from './to-template.js'
 import { writeTest } from './write-test.js'
@@ -38,6 +39,7 @@ export const vue = componentTarget({
     runtime: ['vue'],
     tools: ['@tailwindcss/vite', '@vitejs/plugin-vue', 'vite', 'vue-tsc'],
   },
+  linting,
   tests: {
     routerTags: ROUTER_TAGS,
     fieldAttributes: new Set(),

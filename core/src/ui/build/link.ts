@@ -2,10 +2,14 @@ import type { Layer } from '../../design/layer.js'
 import { walkLayers } from '../../design/walk.js'
 import { addressIn } from '../../meaning/roles/index.js'
 import { notes } from '../../notes/catalogue.js'
+import { toId } from '../../text/names.js'
 import { textOf } from '../../text/wrap.js'
 import type { UiAct, UiLink } from '../nodes.js'
 import { findSafeAddress } from './address.js'
 import type { BuildContext, Surroundings } from './context.js'
+
+/** So many words of a link name the place it will lead to. */
+const MOST_WORDS = 4
 
 /** What was read as a link leads to the screen of that name, or nowhere yet. */
 const readLink = (context: BuildContext, layer: Layer): UiLink | undefined => {
@@ -16,10 +20,12 @@ const readLink = (context: BuildContext, layer: Layer): UiLink | undefined => {
   walkLayers(layer, (inner) => {
     if (inner.type === 'text') said.push(textOf(inner))
   })
-  const address = addressIn(said.join(' '))
+  const words = said.join(' ')
+  const address = addressIn(words)
   if (address !== undefined) return { kind: 'address', url: address }
-  const page = context.pageNamed(said.join(' '))
-  return page === undefined ? { kind: 'nowhere' } : { kind: 'page', page }
+  const page = context.pageNamed(words)
+  if (page !== undefined) return { kind: 'page', page }
+  return { kind: 'nowhere', id: toId(words.split(/\s+/).slice(0, MOST_WORDS).join(' '), 'link') }
 }
 
 /** Where a layer leads, if it may lead there; what is lost is put into the account. */

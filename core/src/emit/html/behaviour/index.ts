@@ -171,6 +171,6 @@ export const buildHandlers = (
   )
   return textFile(
     'handlers.js',
-    `// What becomes of the answers of each form, by its id. Fill in.\nconst handlers = {\n${entries.join('')}};\n`,
+    `// What becomes of the answers of each form, by its id. Fill in.\nconst handlers = {${entries.length > 0 ? `\n${entries.join('')}` : ''}};\n`,
   )
 }
