@@ -1,16 +1,24 @@
-// All judges that are installed on a folder of designs: `npm run judge -- DIR`. Each design file, or each folder of
-// several artboards in it, is converted to every target; the table says how many faults each judge finds.
+// All judges that are installed, on a folder of designs (`npm run judge -- DIR`) or on all designs that we have. Each design
+// file, or each folder of several artboards in it, is converted to every target; the table says how many faults each finds.
 
-import { mkdirSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs'
-import { basename, extname, join, resolve } from 'node:path'
+import { mkdirSync, rmSync, writeFileSync } from 'node:fs'
+import { join, resolve } from 'node:path'
 import { parseArgs } from 'node:util'
-import { convertFiles, writeFiles } from '@unimorph/cli'
-import { TARGETS, type TargetId } from '@unimorph/core'
+import { readInputs, writeFiles } from '@unimorph/cli'
+import {
+  prepare,
+  readFiles,
+  TARGETS,
+  type StylingId,
+  type TargetId,
+  type UiProject,
+} from '@unimorph/core'
 import { JUDGES } from './judges/index.js'
 import type { Fault, Project } from './judges/judge.js'
+import { designsIn, ownDesigns } from './made-up/designs.js'
 
-const WORK = resolve(import.meta.dirname, '../../.cache/judge')
-const DESIGNS = /\.(svg|json|zip)$/
+const ROOT = resolve(import.meta.dirname, '../..')
+const WORK = join(ROOT, '.cache/judge')
 
 const { values, positionals } = parseArgs({
   allowPositionals: true,
@@ -21,33 +29,21 @@ const { values, positionals } = parseArgs({
   },
 })
 const [dir] = positionals
-if (dir === undefined) {
-  console.error(
-    'Say which folder of designs: npm run judge -- DIR [--target react] [--judge types]',
-  )
-  process.exit(2)
-}
-
-type Input = { readonly name: string; readonly files: readonly string[] }
-
-const inputs: Input[] = readdirSync(dir)
-  .sort()
-  .flatMap((entry): Input[] => {
-    const path = join(dir, entry)
-    if (DESIGNS.test(entry)) return [{ name: basename(entry, extname(entry)), files: [path] }]
-    if (!statSync(path).isDirectory()) return []
-    const files = readdirSync(path).filter((file) => DESIGNS.test(file))
-    return files.length === 0
-      ? []
-      : [{ name: entry, files: files.sort().map((f) => join(path, f)) }]
-  })
-  .filter(({ name }) => !values.only || values.only.split(',').includes(name))
+const inputs = (dir === undefined ? ownDesigns(ROOT, WORK) : designsIn(dir)).filter(
+  ({ name }) => !values.only || values.only.split(',').includes(name),
+)
 
 const targets = (values.target ?? Object.keys(TARGETS)) as TargetId[]
 const judges = JUDGES.filter(({ name }) => !values.judge || values.judge.includes(name))
 const counts = new Map<string, number>()
 const faulty = new Map<string, ReadonlySet<string>>()
 const listed: string[] = []
+
+/** Each design is styled in another way, so that all ways are seen. */
+const stylingOf = (target: TargetId, index: number): StylingId | undefined => {
+  const { stylings } = TARGETS[target]
+  return stylings[index % stylings.length]
+}
 
 const note = (target: TargetId, judge: string, faults: readonly Fault[]): void => {
   const cell = `${judge} ${target}`
@@ -57,31 +53,45 @@ const note = (target: TargetId, judge: string, faults: readonly Fault[]): void =
     listed.push(`${target} ${judge} ${file}:${line} ${message}`)
 }
 
+type Read = { readonly name: string; readonly project: UiProject }
+
+/** Reads a design and plans its pages, once for all targets. */
+const readDesign = (files: readonly string[]): UiProject => {
+  const { design, notes } = readFiles(readInputs(files))
+  if (!design) throw new Error(notes.map(({ message }) => message).join(' '))
+  const planned = prepare(design, [], [], [], { derivesStates: true })
+  if (!planned.ok) throw new Error(planned.notes.map(({ message }) => message).join(' '))
+  return planned.value
+}
+
+const unread: Fault[] = []
+const designs = inputs.flatMap(({ name, files }): Read[] => {
+  try {
+    return [{ name, project: readDesign(files) }]
+  } catch (error) {
+    unread.push({ file: name, line: 0, message: (error as Error).message.split('\n')[0]! })
+    return []
+  }
+})
+
 for (const target of targets) {
   const folder = join(WORK, target)
   rmSync(folder, { recursive: true, force: true })
   mkdirSync(folder, { recursive: true })
-  const projects: Project[] = []
-  const failed: Fault[] = []
-  for (const { name, files } of inputs) {
-    try {
-      const made = await convertFiles([...files], { target })
-      if (!made.ok) throw new Error(made.notes.map(({ message }) => message).join(' '))
-      const own = join(folder, name)
-      writeFiles(own, made.files, { force: true })
-      projects.push({ name, folder: own, files: made.files })
-    } catch (error) {
-      failed.push({ file: name, line: 0, message: (error as Error).message.split('\n')[0]! })
-    }
-  }
-  note(target, 'convert', failed)
+  const projects = designs.map(({ name, project }, i): Project => {
+    const own = join(folder, name)
+    const { files } = TARGETS[target].emit(project, { marks: false, styling: stylingOf(target, i) })
+    writeFiles(own, files, { force: true })
+    return { name, folder: own, files }
+  })
+  note(target, 'read', unread)
   for (const { name, targets: own, judge } of judges) {
     if (own.includes(target) && projects.length > 0)
       note(target, name, await judge(folder, projects, target))
   }
 }
 
-const rows = ['convert', ...judges.map(({ name }) => name)]
+const rows = ['read', ...judges.map(({ name }) => name)]
 const cell = (judge: string, target: TargetId): string => {
   const key = `${judge} ${target}`
   const count = counts.get(key)

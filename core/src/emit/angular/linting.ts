@@ -2,18 +2,24 @@ import { textFile } from '../shared/emitted-file.js'
 import { attributeOf } from './names.js'
 import type { Linting, LintNeeds } from '../tooling/project-tools.js'
 
+const PRINT_WIDTH = 80
+
 /** The rule looks at elements, and not at the components that stand on them. */
 const contentRule = (pressed: readonly string[]): string => {
   if (pressed.length === 0) return ''
-  const names = [...pressed].sort().map((name) => `            "${attributeOf(name)}",\n`)
+  const names = [...pressed].sort().map((name) => `"${attributeOf(name)}"`)
+  const line = `          allowList: [${names.join(', ')}],`
+  const list =
+    line.length <= PRINT_WIDTH
+      ? line
+      : `          allowList: [\n${names.map((name) => `            ${name},\n`).join('')}          ],`
   return `
     rules: {
       // These components bring what their buttons and links say.
       "@angular-eslint/template/elements-content": [
         "error",
         {
-          allowList: [
-${names.join('')}          ],
+${list}
         },
       ],
     },`

@@ -530,7 +530,8 @@ const spacer = (pushed: SlotValue, context: WidgetContext): Dart => {
 const placingOfNode = (node: MarkupNode, context: WidgetContext): Said | undefined => {
   if (node.kind === 'element') return placingOf(node, context)
   if (node.kind === 'when') return placingOf(node.content, context)
-  return node.kind === 'loop' ? placingOf(node.template, context) : undefined
+  if (node.kind === 'loop') return placingOf(node.template, context)
+  return node.kind === 'slot' ? placingOf(node.shows, context) : undefined
 }
 
 /** What stands in a box, in the flow and over or under it; what only groups is taken apart. */

@@ -193,12 +193,18 @@ export class ComponentCode implements Pick<
 
   tabList: Dialect['tabList'] = () => {
     this.helpers.add('moveTab')
-    return [this.around.spelling.on('keydown', 'moveTab')]
+    return [
+      text(this.around.spelling.tabIndex, '-1'),
+      this.around.spelling.on('keydown', 'moveTab'),
+    ]
   }
 
   menu: Dialect['menu'] = () => {
     this.helpers.add('moveInMenu')
-    return [this.around.spelling.on('keydown', 'moveInMenu')]
+    return [
+      text(this.around.spelling.tabIndex, '-1'),
+      this.around.spelling.on('keydown', 'moveInMenu'),
+    ]
   }
 
   /** The attributes of a menu that is shown on demand. */

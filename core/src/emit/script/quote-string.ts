@@ -4,7 +4,7 @@ export const quoteString = (text: string): string => {
     .replace(/\u2028/g, '\\u2028')
     .replace(/\u2029/g, '\\u2029')
     // It would end the script of a file that has markup too.
-    .replace(/<\/(?=script)/gi, '<\\/')
+    .replace(/<\/(?=script)/gi, '<\\u002f')
   const singles = text.split("'").length
   const doubles = text.split('"').length
   if (doubles <= singles) return inDouble

@@ -124,11 +124,11 @@ export const planComponents = (
   { hasIconFiles = false, spell = (name) => name }: PlanOptions = {},
 ): ComponentPlan => {
   const { pages, notFound } = project
-  const icons = findIcons(project)
+  const spellPart = (name: string): string => spell(name, 'component')
+  const icons = findIcons(project, spellPart)
   const drawn = project.assets.filter(({ id }) => hasIconFiles || !icons.has(id))
   const assets = buildAssetFiles(drawn, assetFolder)
   const variables = new UniqueNames('', RESERVED)
-  const spellPart = (name: string): string => spell(name, 'component')
   const components = new UniqueNames('', Object.values(PART_NAMES).map(spellPart))
   const takePart = (wanted: string): string => components.take(spellPart(wanted))
   // Those of the codebase have their names already.

@@ -84,15 +84,18 @@ const nameOf = (asset: UiAsset): string => {
   return name.endsWith('Icon') ? name : `${name}Icon`
 }
 
-/** The drawings of a project that are written into its pages, by the id of the asset. */
-export const findIcons = (project: UiProject): ReadonlyMap<string, Icon> => {
+/** The drawings of a project that are written into its pages, by the id of the asset; `spell` makes names those of components. */
+export const findIcons = (
+  project: UiProject,
+  spell = (name: string): string => name,
+): ReadonlyMap<string, Icon> => {
   const others = findOthers(project)
   const names = new UniqueNames('')
   const icons = new Map<string, Icon>()
   for (const asset of project.assets) {
     if (asset.content.kind !== 'svg' || others.has(asset.id)) continue
     const read = readShapes(asset.content.text)
-    if (read) icons.set(asset.id, { ...read, name: names.take(nameOf(asset)) })
+    if (read) icons.set(asset.id, { ...read, name: names.take(spell(nameOf(asset))) })
   }
   return icons
 }

@@ -95,8 +95,12 @@ export type MarkupLoop = {
   readonly key: string | undefined
   readonly template: MarkupElement
 }
-/** What a component is given to show at this place, by the name it is given under. */
-export type MarkupSlot = { readonly kind: 'slot'; readonly name: string }
+/** What a component is given to show at this place, by the name it is given under; `shows`: the first of what it is given. */
+export type MarkupSlot = {
+  readonly kind: 'slot'
+  readonly name: string
+  readonly shows: MarkupElement
+}
 /** An element that is there only when a condition holds. */
 export type MarkupWhen = {
   readonly kind: 'when'

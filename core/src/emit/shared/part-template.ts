@@ -171,7 +171,7 @@ export class Template {
     const named = this.names.take(wanted)
     const values = cells.map((cell) => (cell?.kind === 'element' ? nameOfNode(cell) : undefined))
     this.fields.push({ ...named, kind: 'slot', values, shown: cells })
-    return { kind: 'slot', name: named.name }
+    return { kind: 'slot', name: named.name, shows: nodes[0]! }
   }
 
   /** What only some have is there when its words are given, or when a flag says so. */

@@ -31,6 +31,8 @@ export default defineConfig([
     rules: {
       // TypeScript knows better what is defined.
       "no-undef": "off",
+      // An optional prop that is not given is undefined, as its type says.
+      "vue/require-default-prop": "off",
       // Some readers take a list without bullets for none, unless its role is said.
       "vuejs-accessibility/no-redundant-roles": [
         "error",
