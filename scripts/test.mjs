@@ -96,12 +96,7 @@ const compileBinding = async () => {
 }
 
 /** Unit tests that build projects or look through many files: a quick run leaves them out. */
-const SLOW = [
-  '/node_modules/',
-  '/dist/',
-  'cli/src/(codebases|delivered-tests|lint)',
-  'scan-package',
-]
+const SLOW = ['/node_modules/', '/dist/', 'cli/src/(codebases|delivered-tests)', 'scan-package']
 
 const unitFile = join(results, 'unit.json')
 const runUnit = async () => {
@@ -165,6 +160,11 @@ const TASKS = [
     run: () => inRoot('npm', ['run', 'format:check', '--silent']),
   },
   {
+    name: 'Delivered code judged',
+    needs: ['Packages built'],
+    run: () => inRoot(process.execPath, ['bench/dist/judge.js']),
+  },
+  {
     name: 'Unit tests',
     needs: ['Command line bundled', 'Interface built', 'Database binding'],
     // Two workers beside whatever else still runs: nothing in them is timed.
@@ -178,7 +178,10 @@ const TASKS = [
   },
 ]
 /** What others need is made in any case; checks that passed are not made again by `--failed`, nor all of them by `--only`. */
-const CHECKS = ['Types', 'Lint', 'Formatting', 'Unit tests', 'Browser flows']
+const CHECKS = [
+  ...['Types', 'Lint', 'Formatting', 'Delivered code judged'],
+  ...['Unit tests', 'Browser flows'],
+]
 const isWanted = ({ name }) => {
   if (!CHECKS.includes(name)) return true
   if (options.failed) return lastRun.states[name] !== 'passed'

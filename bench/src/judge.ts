@@ -1,11 +1,13 @@
 // All judges that are installed, on a folder of designs (`npm run judge -- DIR`) or on all designs that we have. Each design
 // file, or each folder of several artboards in it, is converted to every target; the table says how many faults each finds.
 
-import { mkdirSync, rmSync, writeFileSync } from 'node:fs'
-import { join, resolve } from 'node:path'
+import { createHash } from 'node:crypto'
+import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { dirname, join, resolve } from 'node:path'
 import { parseArgs } from 'node:util'
 import { readInputs, writeFiles } from '@unimorph/cli'
 import {
+  EXTRAS,
   prepare,
   readFiles,
   TARGETS,
@@ -26,6 +28,7 @@ const { values, positionals } = parseArgs({
     target: { type: 'string', multiple: true },
     judge: { type: 'string', multiple: true },
     only: { type: 'string' },
+    fresh: { type: 'boolean', default: false },
   },
 })
 const [dir] = positionals
@@ -74,20 +77,47 @@ const designs = inputs.flatMap(({ name, files }): Read[] => {
   }
 })
 
+const lock = readFileSync(join(ROOT, 'package-lock.json'))
+
+/** What a judge would be shown: files and the versions of all tools. What passed once need not be shown again. */
+const markOf = (judge: string, target: TargetId, projects: readonly Project[]): string => {
+  const hash = createHash('sha256').update(lock).update(`${judge} ${target}`)
+  for (const { name, files } of projects)
+    for (const { path, content } of files)
+      hash.update(`${name}/${path}`).update(content.kind === 'text' ? content.text : content.base64)
+  return hash.digest('hex')
+}
+
+/** So many marks are kept. */
+const MOST_MARKS = 500
+const PASSED = join(ROOT, 'node_modules/.unimorph/judged.json')
+const passed = new Set<string>(
+  existsSync(PASSED) && !values.fresh ? (JSON.parse(readFileSync(PASSED, 'utf8')) as string[]) : [],
+)
+const stillPassed = new Set<string>()
+
 for (const target of targets) {
   const folder = join(WORK, target)
   rmSync(folder, { recursive: true, force: true })
   mkdirSync(folder, { recursive: true })
   const projects = designs.map(({ name, project }, i): Project => {
     const own = join(folder, name)
-    const { files } = TARGETS[target].emit(project, { marks: false, styling: stylingOf(target, i) })
+    const { files } = TARGETS[target].emit(project, {
+      marks: false,
+      styling: stylingOf(target, i),
+      // Half of them with all that may be asked for too.
+      extras: i % 2 === 0 ? EXTRAS : [],
+    })
     writeFiles(own, files, { force: true })
     return { name, folder: own, files }
   })
   note(target, 'read', unread)
   for (const { name, targets: own, judge } of judges) {
-    if (own.includes(target) && projects.length > 0)
-      note(target, name, await judge(folder, projects, target))
+    if (!own.includes(target) || projects.length === 0) continue
+    const mark = markOf(name, target, projects)
+    const faults = passed.has(mark) ? [] : await judge(folder, projects, target)
+    if (faults.length === 0) stillPassed.add(mark)
+    note(target, name, faults)
   }
 }
 
@@ -103,6 +133,8 @@ for (const judge of rows)
   console.log(
     [judge.padEnd(10), ...targets.map((target) => cell(judge, target).padStart(14))].join(''),
   )
+mkdirSync(dirname(PASSED), { recursive: true })
+writeFileSync(PASSED, JSON.stringify([...passed, ...stillPassed].slice(-MOST_MARKS)))
 const list = join(WORK, 'faults.txt')
 writeFileSync(list, `${listed.join('\n')}\n`)
 console.log(`All of them: ${list}`)

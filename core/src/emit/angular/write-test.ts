@@ -1,5 +1,5 @@
 import { printBlock } from '../script/print-block.js'
-import { printCall } from '../script/print-call.js'
+import { printCall, printCallWithList } from '../script/print-call.js'
 import { printTest } from '../project/print-test.js'
 import { printImportLine } from '../script/print-import.js'
 import { quoteKey, quoteString } from '../script/quote-string.js'
@@ -52,9 +52,12 @@ export const writeTest = (test: ComponentTest): EmittedFile => {
           ]
         : []),
       printCall('const fixture = TestBed.createComponent', [name]),
-      ...inputs.map((one) =>
-        printCall('fixture.componentRef.setInput', [quoteString(one.name), printValue(one)]),
-      ),
+      ...inputs.map((one) => {
+        const [head, name] = ['fixture.componentRef.setInput', quoteString(one.name)]
+        return one.kind === 'list' || one.kind === 'records'
+          ? printCallWithList(head, [name], printValue(one))
+          : printCall(head, [name, printValue(one)])
+      }),
       'await fixture.whenStable();',
       'const element: HTMLElement = fixture.nativeElement;',
     ],

@@ -514,6 +514,8 @@ const itemOf = (node: MarkupNode, context: WidgetContext): Dart => {
     }
     case 'slot':
       return raw(dartName(node.name))
+    case 'text':
+      return call('Text', {}, [quoteDart(node.text)])
     default:
       throw new Error(`No widget is made of ${node.kind}`)
   }

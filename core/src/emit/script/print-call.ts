@@ -19,3 +19,7 @@ export const printCall = (head: string, given: readonly Doc[]): Doc =>
       ');',
     ]),
   )
+
+/** The same with a list as the last that is given, which breaks its lines by itself: `setInput("items", [`. */
+export const printCallWithList = (head: string, given: readonly Doc[], list: Doc): Doc =>
+  concat([`${head}(`, ...given.flatMap((one) => [one, ', ']), list, ');'])
