@@ -57,7 +57,7 @@ const PACKAGES = [
   ['codebase', 'core'],
   ['server', 'core', 'flutter-stand-in', 'fonts', 'codebase'],
   ['web', 'core'],
-  ['cli', 'core', 'fonts', 'codebase'],
+  ['cli', 'core', 'fonts', 'codebase', 'flutter-stand-in'],
   ['bench', 'core', 'codebase', 'cli', 'flutter-stand-in'],
 ]
 

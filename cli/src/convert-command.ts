@@ -23,7 +23,7 @@ import {
   type TargetId,
   UNITS,
 } from '@unimorph/core'
-import { checkDelivered, deliver } from '@unimorph/core/deliver'
+import { checkDelivered, deliver, faultNotes } from '@unimorph/core/deliver'
 import { Failure } from './failure.js'
 import { readEdits } from './read-edits.js'
 import { readInputs } from './read-inputs.js'
@@ -48,6 +48,7 @@ export type ConvertOptions = {
   readonly fonts?: string
   readonly edits?: string
   readonly force?: boolean
+  readonly check?: boolean
   readonly json?: boolean
 }
 
@@ -175,7 +176,12 @@ export const convertFiles = async (
       ? (await import('./into-codebase.js')).forCodebase(options.codebase, housed.files)
       : { files: housed.files, kept: [] }
   // Code for a codebase imports files of the codebase, which this check does not know.
-  const faults = glossary ? [] : checkDelivered(housed.files)
+  const broken = glossary ? [] : await checkDelivered(housed.files)
+  const compiled =
+    options.check === true && broken.length === 0
+      ? await (await import('./check/index.js')).compileDelivered(housed.files, target)
+      : []
+  const faults = faultNotes([...broken, ...compiled])
   return {
     ok: true,
     faults: faults.length,

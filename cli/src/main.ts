@@ -34,6 +34,7 @@ const createProgram = (finish: (code: number) => void): Command => {
     .option('--grain <grain>', 'how finely long pages are cut: page, sections or fine')
     .option('--language <tag>', 'of the texts, as in de or pt-BR; else told by their words')
     .option('--edits <file>', 'edits to make first, as a JSON list')
+    .option('--check', "compile what was written too, with the target's own compiler")
     .option('--force', 'overwrite files that were changed')
     .option('--json', 'print what was written and all notes as JSON')
     .action(async (files: string[], options: ConvertOptions) => {

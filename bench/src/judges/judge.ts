@@ -1,3 +1,4 @@
+import type { Fault } from '@unimorph/cli/check'
 import type { EmittedFile, TargetId } from '@unimorph/core'
 
 /** A design that was converted, and the folder its project was written to. */
@@ -7,12 +8,7 @@ export type Project = {
   readonly files: readonly EmittedFile[]
 }
 
-/** What a judge finds wrong; the file is given from the folder of all projects of the target on. */
-export type Fault = {
-  readonly file: string
-  readonly line: number
-  readonly message: string
-}
+export type { Fault }
 
 /** Somebody from outside who knows what is right: a compiler, a linter, a formatter. */
 export type Judge = {

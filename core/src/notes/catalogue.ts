@@ -339,7 +339,7 @@ export const notes = {
   brokenCode: (path: string, line: number, what: string, layer: string | undefined) =>
     note('error', 'deliver/broken')(
       { file: path, ...(layer === undefined ? {} : { layer }) },
-      `${path}, line ${String(line)}: ${what}.`,
+      `${path}${line > 0 ? `, line ${String(line)}` : ''}: ${what.replace(/\.$/, '')}.`,
       'This is a fault of Unimorph, and not of the design. Please report it with the design.',
     ),
   fileNotMoved: (path: string, wanted: string, why: 'taken' | 'scaffold' | 'unknown') =>

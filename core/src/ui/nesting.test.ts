@@ -115,7 +115,7 @@ test('what is right is the same object', () => {
 })
 
 test('a link that holds a link leads nowhere itself', () => {
-  const link = { kind: 'nowhere' } as const
+  const link = { kind: 'nowhere', id: 'tides' } as const
   const outer = box('a', { link, children: [box('b', { link })] })
   const settled = settleNesting(outer)
   expect(settled).not.toHaveProperty('link')

@@ -38,7 +38,11 @@ export const withUniqueIds = (root: UiNode): UiNode => {
     }
   }
   if ([...total.values()].every((count) => count === 1)) return root
-  const free = new UniqueNames('-', [...total.keys()])
+  // Radio buttons are known by the name of their group, which no other control may have.
+  const groups = insideOf(root).flatMap((node) =>
+    node.type === 'control' && node.group !== undefined ? [node.group] : [],
+  )
+  const free = new UniqueNames('-', [...total.keys(), ...groups])
   const names = new Map(
     [...total].map(([id, count]) => [
       id,
@@ -48,7 +52,7 @@ export const withUniqueIds = (root: UiNode): UiNode => {
   const owners = new Counter()
   const labels = new Counter()
   const descriptions = new Counter()
-  const groups = new Counter()
+  const groupLabels = new Counter()
   const buttons = new Counter()
   const pick = (id: string, nth: number): string => {
     const all = names.get(id)
@@ -65,7 +69,7 @@ export const withUniqueIds = (root: UiNode): UiNode => {
       changed['describedBy'] = pick(node.describedBy, descriptions.next(node.describedBy))
     }
     if (node.type === 'box' && node.labelledBy !== undefined) {
-      changed['labelledBy'] = pick(node.labelledBy, groups.next(node.labelledBy))
+      changed['labelledBy'] = pick(node.labelledBy, groupLabels.next(node.labelledBy))
     }
     const menu = menuOf(node)
     if (menu !== undefined) changed['menu'] = pick(menu, owners.next(menu))

@@ -42,7 +42,7 @@ import {
   type UiProject,
   listContrastPairs,
 } from '@unimorph/core'
-import type { Delivered } from '@unimorph/core/deliver'
+import type { Delivered, DeliveredFault } from '@unimorph/core/deliver'
 import { zipFiles } from '../shared/lib/zip'
 import { applyAndResolve, drawScreens, type Edited } from './draw-screens'
 import { exportDesign } from './export-design'
@@ -122,6 +122,11 @@ const inHouseStyle = async (
   return deliver(emitted, house, target)
 }
 
+const checkFiles = async (files: readonly EmittedFile[]): Promise<readonly DeliveredFault[]> => {
+  const { checkDelivered } = await import('@unimorph/core/deliver')
+  return checkDelivered(files)
+}
+
 /** What the last conversion was made of: other targets and stylings begin where it ended. */
 let prepared: { readonly by: string; readonly project: ReturnType<typeof prepare> } | undefined
 
@@ -154,7 +159,12 @@ const translate = (project: UiProject, target: TargetId): Glossed => {
 const houseOf = ({ house }: ConvertRequest): HouseStyle =>
   inUse ? byConventions(inUse.codebase.conventions, house) : house
 
-type Ready = { readonly emitted: Emitted; readonly delivered: Delivered; readonly css?: string }
+type Ready = {
+  readonly emitted: Emitted
+  readonly delivered: Delivered
+  readonly faults: readonly DeliveredFault[]
+  readonly css?: string
+}
 
 /** Code that is ready, by what it was asked for; as much as there are targets, for what was prepared last. */
 const ready = new Map<string, { readonly of: UiProject; readonly made: Promise<Ready> }>()
@@ -183,7 +193,9 @@ const makeDelivered = async (project: UiProject, request: ConvertRequest): Promi
       : [{ path: compiledPath, content: { kind: 'text', text: css }, spans: [] }]
   const whole = { ...emitted, files: [...emitted.files, ...sheet] }
   const delivered = await inHouseStyle(whole, houseOf(request), target)
-  return { emitted, delivered, ...(css === undefined ? {} : { css }) }
+  // Code for a codebase imports files of the codebase, which the check does not know.
+  const faults = inUse ? [] : await checkFiles(delivered.files)
+  return { emitted, delivered, faults, ...(css === undefined ? {} : { css }) }
 }
 
 /** All stylings but Tailwind say the same, and run here by one sheet for all components. */
@@ -250,6 +262,7 @@ const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
       components: [],
       language: undefined,
       notes: project.notes,
+      faults: [],
       alone: nothingIn(target),
       elapsedMs: 0,
     }
@@ -263,7 +276,7 @@ const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
     house.extras?.includes('sizes') ||
     (house.script === 'javascript' && hasPlainScript)
   const running = await runAs(project.value, request)
-  const { emitted, delivered, css: compiled } = await deliverAs(project.value, request)
+  const { emitted, delivered, faults, css: compiled } = await deliverAs(project.value, request)
   const shown = shownStyling(styling)
   const isShown = stylingIn(stylings, styling) === stylingIn(stylings, shown) && !isOther
   const plain = isShown
@@ -292,6 +305,7 @@ const convertDesign = async (request: ConvertRequest): Promise<Converted> => {
       ...stylingNotes(target, styling),
       ...delivered.notes,
     ],
+    faults,
     alone: { ...plain, target, css },
     elapsedMs: runMs + performance.now() - started,
   }

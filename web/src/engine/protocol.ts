@@ -1,3 +1,4 @@
+import type { DeliveredFault } from '@unimorph/core/deliver'
 import type {
   Box,
   Choice,
@@ -125,6 +126,8 @@ export type Converted = {
   /** The language its texts are in, said or told by their words. */
   readonly language: string | undefined
   readonly notes: readonly Note[]
+  /** What of the files cannot work: faults of ours. */
+  readonly faults: readonly DeliveredFault[]
   /** The same as it is run here, without the keys of layers. */
   readonly alone: Running
   readonly elapsedMs: number

@@ -79,6 +79,7 @@ export const converted = (rest: Partial<Converted> = {}): Converted => ({
   components: [],
   language: 'en',
   notes: [],
+  faults: [],
   alone: running(),
   elapsedMs: 5,
   ...rest,

@@ -89,7 +89,7 @@ const ITEMS: Readonly<
   spacer: { tag: 'li', attributes: [text('role', 'presentation'), text('aria-hidden', 'true')] },
   rowspacer: {
     tag: 'tr',
-    attributes: [text('role', 'presentation'), text('aria-hidden', 'true')],
+    attributes: [text('aria-hidden', 'true')],
   },
   caption: { tag: 'figcaption', attributes: [] },
   rowgroup: { tag: 'tbody', attributes: [] },

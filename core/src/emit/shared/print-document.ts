@@ -24,6 +24,8 @@ const fits = (
   const open: { flat: boolean; doc: Doc; from?: number }[] = [first]
   let restIndex = rest.length
   let left = room
+  // Spaces count when something follows them: those at the end of a line go.
+  let pending = 0
   while (left >= 0) {
     const next = open.pop()
     if (!next) {
@@ -34,7 +36,8 @@ const fits = (
     }
     const { doc, flat } = next
     if (typeof doc === 'string') {
-      left -= widthOf(doc)
+      left -= pending + widthOf(doc)
+      pending = 0
       continue
     }
     switch (doc.kind) {
@@ -62,7 +65,7 @@ const fits = (
       }
       case 'line':
         if (!flat || doc.hard) return true
-        left -= doc.flat.length
+        pending += doc.flat.length
     }
   }
   return false

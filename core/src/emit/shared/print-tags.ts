@@ -59,7 +59,7 @@ const closingStart = (node: HtmlNode): string => `</${node.tag}`
 
 /** Objects, lists and texts stay with the quotes around them, all other code may have lines of its own. */
 const isHuggedCode = (code: string): boolean =>
-  /^[[{]/.test(code) || /^'(?:[^'\\]|\\.)*'$/.test(code)
+  /^[[{]/.test(code) || /^'(?:[^'\\]|\\.)*'$/.test(code) || /^`[^`]*`$/.test(code)
 
 /** Addresses and widths, a line each where they do not fit into one, the widths below each other. */
 const printSrcset = (text: string): Doc => {

@@ -36,9 +36,15 @@ const SHAPES = new Set(['circle', 'ellipse', 'line', 'path', 'rect'])
 /** A component, in capitals or as an element with a dash, or a shape with the name of its language before it. */
 const isOwnTag = (tag: string): boolean => isComponentTag(tag) || /[-:]/.test(tag)
 
+/** White space in a drawing shows nowhere. */
+const isInDrawing = ({ tag, parent }: HtmlNode): boolean =>
+  tag.startsWith('svg:') || (parent !== undefined && (parent.tag === 'svg' || isInDrawing(parent)))
+
 /** Nobody knows what components are, so they stand in the line. */
 const isInline = (node: HtmlNode): boolean =>
-  node.kind === 'element' ? INLINE.has(node.tag) || isOwnTag(node.tag) : node.kind !== 'block'
+  node.kind === 'element'
+    ? (INLINE.has(node.tag) || isOwnTag(node.tag)) && !isInDrawing(node)
+    : node.kind !== 'block'
 
 export const isVoid = (node: HtmlNode): boolean =>
   node.kind === 'element' &&

@@ -10,10 +10,10 @@ import type { Styling, StylingOptions } from '../styling.js'
 const printBlock = ({ block, rules }: Section, theme: SheetTheme): string => {
   const [root, ...others] = rules
   const isRoot = root?.name === block
-  const own = isRoot ? printBody(root.utilities, theme, 2, 'scss') : []
+  const own = isRoot ? printBody(root.utilities, theme) : []
   const nested = (isRoot ? others : rules).map(({ name, utilities }) => [
     `&${name.slice(block.length)} {`,
-    ...indent(printBody(utilities, theme, 4, 'scss')),
+    ...indent(printBody(utilities, theme, 4)),
     '}',
   ])
   const parts = [...(own.length > 0 ? [own] : []), ...nested]

@@ -2,7 +2,7 @@ import { useEffect, useMemo, useState } from 'react'
 import { isSafePath, type EmittedFile } from '@unimorph/core'
 import { copyText } from '../../../shared/lib/copy-text'
 import { NameDialog } from '../../../shared/ui/NameDialog'
-import { readBuildError } from '../model/build-errors'
+import { readBuildError, readFault } from '../model/build-errors'
 import { useDesk } from '../model/desk-store'
 import { snippetOf } from '../model/snippet'
 import { findLayerAtOffset, findThread } from '../model/threads'
@@ -56,11 +56,15 @@ export const Source = ({
   const running = useDesk((s) => s.running)
   const saidByBuild = useDesk((s) => s.buildErrors)
   const errors = useMemo(
-    () =>
-      saidByBuild.map((said) =>
+    () => [
+      ...((early ? undefined : converted?.faults) ?? NOTHING).map((fault) =>
+        readFault(fault, files, layers ?? NOTHING),
+      ),
+      ...saidByBuild.map((said) =>
         readBuildError(said, running?.files ?? NOTHING, files, layers ?? NOTHING),
       ),
-    [saidByBuild, running, files, layers],
+    ],
+    [early, converted, saidByBuild, running, files, layers],
   )
   const [picked, setPicked] = useState<string>()
   const [renamed, setRenamed] = useState<string>()

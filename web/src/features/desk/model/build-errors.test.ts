@@ -1,6 +1,6 @@
 import type { EmittedFile } from '@unimorph/core'
 import type { LayerRow } from '../../../engine/protocol'
-import { readBuildError } from './build-errors'
+import { readBuildError, readFault } from './build-errors'
 
 const file = (path: string, text: string, marks: Record<string, string>): EmittedFile => ({
   path,
@@ -39,4 +39,15 @@ test.each([
   ['The server does not answer.', { message: 'The server does not answer.' }],
 ])('%s', (said, error) => {
   expect(read(said)).toEqual(error)
+})
+
+test('a fault of the files stands where the file says', () => {
+  const fault = { path: 'src/screens/App.tsx', line: 4, what: 'closes b, and i is open' }
+  expect(readFault({ ...fault, layer: 'bell' }, [SHOWN], LAYERS)).toEqual({
+    message: 'This file closes b, and i is open.',
+    path: 'src/screens/App.tsx',
+    line: 4,
+    layer: 'bell',
+    thread: { path: 'src/screens/App.tsx', spans: SHOWN.spans },
+  })
 })

@@ -1,4 +1,5 @@
 import type { EmittedFile } from '@unimorph/core'
+import type { DeliveredFault } from '@unimorph/core/deliver'
 import type { LayerRow } from '../../../engine/protocol'
 import { findLayerAtOffset, findThread, type Thread } from './threads'
 
@@ -50,4 +51,15 @@ export const readBuildError = (
   const content = shown.find((one) => one.path === thread.path)?.content
   const text = content?.kind === 'text' ? content.text : ''
   return { message, path: thread.path, line: lineAt(text, thread.spans[0]!.start), layer, thread }
+}
+
+/** What our own check of the files found; they are those that are shown. */
+export const readFault = (
+  { path, line, what, layer }: DeliveredFault,
+  shown: readonly EmittedFile[],
+  layers: readonly LayerRow[],
+): BuildError => {
+  const thread = layer === undefined ? undefined : findThread(shown, layers, layer)
+  const message = `This file ${what}.`
+  return { message, path, line, ...(layer ? { layer } : {}), ...(thread ? { thread } : {}) }
 }

@@ -17,6 +17,7 @@ const PROJECT = {
   edition: 1,
   design: {},
   notes: [],
+  faults: [],
   edits: [],
   settings: { target: 'html', styling: 'tailwind' },
 } as unknown as ProjectDetail

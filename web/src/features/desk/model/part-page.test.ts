@@ -28,6 +28,7 @@ const converted = (target: 'html' | 'react' | 'vue', files: EmittedFile[]) => ({
   components: [],
   language: 'en',
   notes: [],
+  faults: [],
   alone: { target, files, pages: {}, components: [], css: '.a{}' },
   elapsedMs: 0,
 })
