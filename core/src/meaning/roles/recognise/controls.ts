@@ -46,6 +46,20 @@ const textBeside = (view: View): View | undefined => {
   return undefined
 }
 
+/** It stands in a quiet box of its own with the only words there: a sign in a field, and no choice, which has others beside it. */
+const isSignInField = ({ parent: box }: View): boolean =>
+  box !== undefined &&
+  isDrawn(box) &&
+  box.height <= MOST_PX &&
+  box.width >= 2 * LEAST_FIELD_WIDTH &&
+  box.texts.length === 1 &&
+  !siblingsOf(box).some(
+    (other) =>
+      isDrawn(other) &&
+      Math.abs(other.width - box.width) <= 2 &&
+      Math.abs(other.height - box.height) <= 2,
+  )
+
 /** Check boxes and radio buttons: small squares and circles with words beside them. */
 const readTick = (page: RolePage, view: View): boolean => {
   const { width, height } = view
@@ -68,6 +82,7 @@ const readTick = (page: RolePage, view: View): boolean => {
     .for(0.3, 'its name says so', isNamed(view.words, round ? 'radio' : 'check'))
     .for(0.1, 'it has the size of one', width >= 12 && width <= 24)
     .for(-0.5, '', !surface.isOutlined && !isMarked)
+    .for(-0.5, '', isSignInField(view))
   if (own.confidence < 0.6) return false
   const isOn = isMarked || surface.isStrong
   return page.set(view, {
@@ -193,7 +208,12 @@ const asField = (page: RolePage, view: View): Candidate | undefined => {
   const isLoud = surface.isStrong && !surface.isWhite
   const [text] = seenTexts(view)
   const marks = view.marks.filter((mark) => mark !== view)
-  const room = text && roomAround(view, [text])
+  // A sign may stand before the words, as a lens does where something is looked for.
+  const before = marks.filter((mark) => text && isSmallMark(mark) && mark.x < text.x)
+  const room = text && {
+    left: roomAround(view, [...before, text]).left,
+    right: roomAround(view, [text]).right,
+  }
   const sign = marks.at(-1)
   const isOpened =
     sign !== undefined && marks.length === 1 && sign.x > view.x + width * 0.6 && sign.width <= 20
@@ -293,6 +313,41 @@ const asButton = (page: RolePage, view: View): Candidate | undefined => {
   return { role: 'button', confidence: own.confidence, evidence: own.evidence }
 }
 
+/** Boxes of one height and roundness in a row, each with a word in it: chips, of which one may be chosen. */
+const chipsIn = (view: View): readonly View[] => {
+  const boxes = view.children.filter(
+    (child) =>
+      isDrawn(child) &&
+      child.texts.length === 1 &&
+      child.height >= LEAST_PX &&
+      saidBy(child).length <= LONGEST_LABEL &&
+      !isCell(child),
+  )
+  const [first] = boxes
+  const isRun =
+    first !== undefined &&
+    boxes.length >= 3 &&
+    boxes.every(
+      (box) =>
+        Math.abs(box.height - first.height) <= 2 &&
+        Math.abs(box.y - first.y) <= 2 &&
+        isRound(box) === isRound(first),
+    )
+  return isRun ? boxes : []
+}
+
+/** What is like a button beside it in all but its colour is one too. */
+const readChips = (page: RolePage): void => {
+  walkViews(page.root, (view) => {
+    const chips = chipsIn(view)
+    if (!chips.some((chip) => page.is(chip, 'button'))) return
+    for (const chip of chips.filter((one) => page.roleOf(one) === undefined)) {
+      const evidence = ['it is shaped as the buttons beside it']
+      page.set(chip, { role: 'button', confidence: 0.7, evidence })
+    }
+  })
+}
+
 /** All controls of a page. What stands in a control is part of it. */
 export const readControls = (page: RolePage): void => {
   const fields = new Set<View>()
@@ -314,4 +369,5 @@ export const readControls = (page: RolePage): void => {
     const button = view === page.root ? undefined : asButton(page, view)
     return !button || !page.set(view, button)
   })
+  readChips(page)
 }

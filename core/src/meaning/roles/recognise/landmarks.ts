@@ -1,7 +1,9 @@
 import type { RolePage } from '../page.js'
 import { CONTROL_ROLES, type RoleReading } from '../reading.js'
-import { walkViews, type View } from '../view.js'
+import { saidBy, walkViews, type View } from '../view.js'
 import { isNamed } from '../words.js'
+import { setLink } from './links.js'
+import { isLabel } from './navigation.js'
 
 const HEAD_PX = 200
 
@@ -35,20 +37,47 @@ export const readBands = (page: RolePage): void => {
     if (isHead && page.roleOf(first) !== 'navigation')
       page.set(first, { role: 'banner', confidence: 0.85, evidence })
   }
-  const isLow = last.y + last.height >= page.root.height - 8 && last.y > page.root.height * 0.5
-  const isSmall = last.height <= Math.max(160, page.root.height * 0.2)
-  if (
-    isWide(last) &&
-    isLow &&
-    isSmall &&
-    last.texts.length > 0 &&
-    !holds(page, last, ...CONTROL_ROLES, 'heading')
-  ) {
-    page.set(last, {
-      role: 'contentinfo',
-      confidence: 0.8,
-      evidence: ['it stands at the end of the page'],
-    })
+  if (isFoot(page, last) && isWide(last)) setFoot(page, last)
+  else readInnerFoot(page, last)
+}
+
+const FOOT_PX = 160
+/** The end of a page reaches to its end, but for the room around what it holds, in px. */
+const ROOM_BELOW = 80
+/** Who owns what the page says. */
+const OWNER = /©|\(c\)|copyright/iu
+
+/** Small, without anything to fill in, and no title of what follows. */
+const isFoot = (page: RolePage, view: View): boolean =>
+  view.y + view.height >= page.root.height - ROOM_BELOW &&
+  view.y > page.root.height * 0.5 &&
+  view.height <= Math.max(FOOT_PX, page.root.height * 0.2) &&
+  view.texts.length > 0 &&
+  !holds(page, view, ...CONTROL_ROLES, 'heading')
+
+const setFoot = (page: RolePage, foot: View): void => {
+  const evidence = ['it stands at the end of the page']
+  if (!page.set(foot, { role: 'contentinfo', confidence: 0.8, evidence })) return
+  // Short words in a line of it lead somewhere; who owns the page does not.
+  walkViews(foot, (view) => {
+    const labels = view.children.filter(
+      (child) => isLabel(child) && !OWNER.test(saidBy(child)) && !/\d/.test(saidBy(child)),
+    )
+    if (labels.length < 2) return
+    for (const label of labels.filter((one) => page.roleOf(one) === undefined))
+      setLink(page, label, 0.7, 'it is one of several short words at the end of the page')
+  })
+}
+
+/** The last of what stands in the middle of a page is its foot when it says who owns the page. */
+const readInnerFoot = (page: RolePage, body: View): void => {
+  let view = body
+  while (view.node.arrangement.kind === 'column' && view.children.length > 1) {
+    view = view.children.at(-1)!
+    if (isFoot(page, view) && view.texts.some((text) => OWNER.test(saidBy(text)))) {
+      setFoot(page, view)
+      return
+    }
   }
 }
 

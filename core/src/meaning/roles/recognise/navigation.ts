@@ -118,6 +118,9 @@ const isAtSide = (page: RolePage, view: View): boolean =>
   view.width <= Math.min(SIDE_PX, page.root.width * 0.3) &&
   (view.x <= page.root.width * 0.06 || view.x + view.width >= page.root.width * 0.94)
 
+/** It stands for the pages between two numbers, and leads to none. */
+const ELLIPSIS = /^(…|\.{3})$/u
+
 /** Numbers of pages in a row of small boxes. */
 const readPagination = (page: RolePage, view: View): boolean => {
   const { children } = view
@@ -126,12 +129,13 @@ const readPagination = (page: RolePage, view: View): boolean => {
     arrangement.kind === 'row' ||
     (arrangement.kind === 'grid' && arrangement.columns === children.length)
   if (!isRow || children.length < 3 || children.length > 14) return false
-  if (!children.every((child) => isLabel(child) && child.width <= 120)) return false
+  const isPage = (child: View): boolean => isLabel(child) || ELLIPSIS.test(saidBy(child))
+  if (!children.every((child) => isPage(child) && child.width <= 120)) return false
   const numbers = children.map((child) => Number(saidBy(child))).filter(Number.isInteger)
   const isRun = numbers.length >= 2 && numbers.every((n, i) => i === 0 || n > numbers[i - 1]!)
   if (!isRun || numbers.length < children.length - 4) return false
   const why = 'numbers of pages stand in a row'
-  for (const child of children) setLink(page, child, 0.9, why)
+  for (const child of children.filter(isLabel)) setLink(page, child, 0.9, why)
   return page.set(view, { role: 'navigation', confidence: 0.9, evidence: [why] })
 }
 

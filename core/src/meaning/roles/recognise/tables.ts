@@ -70,8 +70,11 @@ export const readTables = (page: RolePage): void => {
       return true
     const lines = all.filter((row) => row.children.length > 0)
     const columns = Math.max(...lines.map((row) => row.children.length))
-    if (!say(page, view, 'table', columns)) return true
     const head = isHead(flowOf(lines[0]!), flowOf(lines[1]!))
+    // Where nothing names the columns, rows of several texts each are things in a list.
+    const isPlain = lines.every((row) => flowOf(row).every(({ texts }) => texts.length <= 1))
+    if (!head && !isPlain) return true
+    if (!say(page, view, 'table', columns)) return true
     lines.forEach((row, i) => {
       say(page, row, 'row')
       setRow(page, flowOf(row), head && i === 0)
