@@ -6,6 +6,8 @@ import { setLink } from './links.js'
 import { isLabel } from './navigation.js'
 
 const HEAD_PX = 200
+/** A head begins where the page does, but for the room around what it holds, in px. */
+const ROOM_ABOVE = 48
 
 /** The outermost container that holds more than one part of the page. */
 const partsOf = (root: View): View => {
@@ -31,7 +33,8 @@ export const readBands = (page: RolePage): void => {
   const isWide = (view: View): boolean => view.width >= page.root.width * 0.9
   const [first] = body.children
   const last = body.children.at(-1)!
-  if (first && isWide(first) && first.y <= 8 && first.height <= HEAD_PX) {
+  const isAtTop = first && first.y <= ROOM_ABOVE && first.width >= page.root.width * 0.75
+  if (isAtTop && first.height <= HEAD_PX) {
     const isHead = holds(page, first, 'navigation', 'link') || isNamed(first.words, 'header')
     const evidence = ['it stands at the top of the page, with links']
     if (isHead && page.roleOf(first) !== 'navigation')

@@ -77,17 +77,12 @@ const isBrand = (view: View): boolean =>
     ? view.height <= BRAND_PX && view.marks.length === 1
     : view.height <= 72 && view.texts.length <= 2
 
-/** A bar of the name of the place and the links, and nothing else, is navigation as a whole. */
-const readBar = (page: RolePage, bar: View, links: View, others: readonly View[]): void => {
+/** The name of the place beside its links leads to the first page. */
+const readBrand = (page: RolePage, links: View, others: readonly View[]): void => {
   for (const brand of others.filter((one) => isBrand(one) && one.x < links.x).slice(0, 1)) {
     setLink(page, brand, 0.85, 'it is the name of the place, beside the navigation')
     page.amend(brand, { leadsHome: true })
   }
-  if (others.length === 0 || others.length > 2 || !others.every(isBrand)) return
-  if (isNamed(bar.words, 'header') || page.roleOf(links) !== 'navigation') return
-  const known = page.readings.get(links.key)!
-  page.set(bar, { role: 'navigation', confidence: known.confidence, evidence: known.evidence })
-  page.amend(links, { role: 'list' })
 }
 
 const holdsButton = (page: RolePage, view: View): boolean =>
@@ -104,9 +99,8 @@ const readHead = (page: RolePage, view: View): void => {
   const [only] = run
   if (run.length === 1 && only && only.children.length > 1) {
     setItems(page, only, only.children, why)
-    readBar(
+    readBrand(
       page,
-      view,
       only,
       flow.filter((other) => other !== only),
     )
