@@ -21,6 +21,21 @@ const isNear = (a: Box, b: Box): boolean => {
   )
 }
 
+/** Signs are no larger, in px. */
+const SIGN_PX = 40
+
+const isSmall = ({ width, height }: Box): boolean => Math.max(width, height) <= SIGN_PX
+
+/**
+ * Whether a circle or rectangle is drawn with a vector as one sign: both are small, and neither holds the other. A tick in a
+ * box is no such thing.
+ */
+const isPartOfSign = (surface: Box, vector: Box): boolean =>
+  isSmall(uniteBoxes([surface, vector])) &&
+  isNear(surface, vector) &&
+  !containsBox(surface, vector, 1) &&
+  !containsBox(vector, surface, 1)
+
 /** Several vectors as one: a group that is drawn as a whole. */
 const joinVectors = (parts: readonly Piece[]): Piece => {
   const first = parts[0]!
@@ -50,20 +65,27 @@ export const joinLooseVectors = (pieces: readonly Piece[]): Piece[] => {
   type Picture = { parts: Piece[]; box: Box }
   let open: Picture[] = []
   const pictures: Picture[] = []
-  for (const piece of pieces) {
+  pieces.forEach((piece, i) => {
     if (piece.kind === 'text' || piece.kind === 'image' || piece.kind === 'block') open = []
     if (piece.kind === 'surface') {
-      const around = open.find((picture) => containsBox(picture.box, piece.box, 1))
+      const around = open.find(
+        ({ box }) => containsBox(box, piece.box, 1) || isPartOfSign(piece.box, box),
+      )
       around?.parts.push(piece)
     }
-    if (piece.kind !== 'graphic') continue
+    if (piece.kind !== 'graphic') return
     const near = open.filter((picture) => isNear(picture.box, piece.box))
-    const parts = [...near.flatMap((picture) => picture.parts), piece]
-    const joined = { parts, box: uniteBoxes([...near.map((p) => p.box), piece.box]) }
+    const before = pieces[i - 1]
+    const start =
+      near.length === 0 && before?.kind === 'surface' && isPartOfSign(before.box, piece.box)
+        ? [before]
+        : []
+    const parts = [...near.flatMap((picture) => picture.parts), ...start, piece]
+    const joined = { parts, box: uniteBoxes(parts.map(({ box }) => box)) }
     open = [joined, ...open.filter((picture) => !near.includes(picture))].slice(0, OPEN_PICTURES)
     for (const gone of near) pictures.splice(pictures.indexOf(gone), 1)
     pictures.push(joined)
-  }
+  })
   const joined = pictures.filter((picture) => picture.parts.length > 1)
   if (joined.length === 0) return [...pieces]
   const gone = new Set<Piece>()

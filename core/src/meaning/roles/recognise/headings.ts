@@ -8,6 +8,9 @@ const LONGEST_HEADING = 110
 const LARGER = 1.18
 const BOLD = 600
 
+/** Words that somebody is said to have spoken. */
+const QUOTED = /^[“„«"].*[”“»"][.,]?$/su
+
 /** Nothing in them is a heading. */
 const CLOSED: ReadonlySet<RoleReading['role']> = new Set([
   ...FIELD_ROLES,
@@ -68,6 +71,7 @@ const candidates = (page: RolePage, size: number, title: string | undefined): He
       .for(0.25, 'something stands below it', standsOver(view))
       .for(-0.4, '', namesFigure(view, layer.style.size))
       .for(-0.6, '', isBadge(view))
+      .for(-0.6, '', QUOTED.test(said))
       .for(-0.25, '', said.length > 70)
       .for(-0.15, '', /[.,;]$/u.test(said) && said.length > 30)
     if (role === 'heading' || own.confidence >= 0.6) {
