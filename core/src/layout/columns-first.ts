@@ -1,3 +1,4 @@
+import { uniteBoxes } from '../design/geometry.js'
 import { median, spread, steps } from '../math/statistics.js'
 import { endOn, sizeOn } from './axis.js'
 import { cutBands, type Item } from './bands.js'
@@ -114,13 +115,18 @@ const isSideBar = (items: readonly Item[], extent: number): boolean => {
   )
 }
 
-/** Things of one line stand level: their middles or their upper edges agree. */
+/** A line of several things, such as a face and two lines of words, is no higher, in px. */
+const LINE_PX = 72
+
+/** Things of one line stand level: their middles or, of single things, their upper edges agree. */
 const isLevel = (row: readonly (readonly Item[])[]): boolean => {
-  const boxes = row.flat().map((item) => item.box)
-  return (
-    row.every((cell) => cell.length <= 1) &&
-    (spread(boxes.map((b) => b.y + b.height / 2)) <= 4 || spread(boxes.map((b) => b.y)) <= 2)
-  )
+  const boxes = row
+    .filter((cell) => cell.length > 0)
+    .map((cell) => uniteBoxes(cell.map((item) => item.box)))
+  const isOfSingles = row.every((cell) => cell.length <= 1)
+  const middles = spread(boxes.map((b) => b.y + b.height / 2))
+  if (!isOfSingles) return middles <= 4 && boxes.every(({ height }) => height <= LINE_PX)
+  return middles <= 4 || spread(boxes.map((b) => b.y)) <= 2
 }
 
 /** Cells that all look alike, of which only the last row is short: a grid filled row by row. */

@@ -46,19 +46,23 @@ const textBeside = (view: View): View | undefined => {
   return undefined
 }
 
-/** It stands in a quiet box of its own with the only words there: a sign in a field, and no choice, which has others beside it. */
-const isSignInField = ({ parent: box }: View): boolean =>
-  box !== undefined &&
-  isDrawn(box) &&
-  box.height <= MOST_PX &&
-  box.width >= 2 * LEAST_FIELD_WIDTH &&
-  box.texts.length === 1 &&
+/** No other box of its size stands beside it: choices come in twos at least. */
+const isSingle = (box: View): boolean =>
   !siblingsOf(box).some(
     (other) =>
       isDrawn(other) &&
       Math.abs(other.width - box.width) <= 2 &&
       Math.abs(other.height - box.height) <= 2,
   )
+
+/** It stands in a quiet box with the only words there, as a sign does in a field. */
+const isSignInField = ({ parent: box }: View): boolean =>
+  box !== undefined &&
+  isDrawn(box) &&
+  box.height <= MOST_PX &&
+  box.width >= 2 * LEAST_FIELD_WIDTH &&
+  box.texts.length === 1 &&
+  isSingle(box)
 
 /** Check boxes and radio buttons: small squares and circles with words beside them. */
 const readTick = (page: RolePage, view: View): boolean => {
@@ -209,7 +213,9 @@ const asField = (page: RolePage, view: View): Candidate | undefined => {
   const [text] = seenTexts(view)
   const marks = view.marks.filter((mark) => mark !== view)
   // A sign may stand before the words, as a lens does where something is looked for.
-  const before = marks.filter((mark) => text && isSmallMark(mark) && mark.x < text.x)
+  const before = isSingle(view)
+    ? marks.filter((mark) => text && isSmallMark(mark) && mark.x < text.x)
+    : []
   const room = text && {
     left: roomAround(view, [...before, text]).left,
     right: roomAround(view, [text]).right,

@@ -73,15 +73,11 @@ const setFoot = (page: RolePage, foot: View): void => {
 }
 
 /** The last of what stands in the middle of a page is its foot when it says who owns the page. */
-const readInnerFoot = (page: RolePage, body: View): void => {
-  let view = body
-  while (view.node.arrangement.kind === 'column' && view.children.length > 1) {
-    view = view.children.at(-1)!
-    if (isFoot(page, view) && view.texts.some((text) => OWNER.test(saidBy(text)))) {
-      setFoot(page, view)
-      return
-    }
-  }
+const readInnerFoot = (page: RolePage, last: View): void => {
+  const saysOwner = last.texts.some((text) => OWNER.test(saidBy(text)))
+  if (saysOwner && isFoot(page, last)) setFoot(page, last)
+  else if (last.node.arrangement.kind === 'column' && last.children.length > 1)
+    readInnerFoot(page, last.children.at(-1)!)
 }
 
 /** What is in a part of the page. */
