@@ -112,11 +112,12 @@ for (const target of targets) {
     return { name, folder: own, files }
   })
   note(target, 'read', unread)
-  for (const { name, targets: own, judge } of judges) {
+  for (const { name, targets: own, isOurs, judge } of judges) {
     if (!own.includes(target) || projects.length === 0) continue
-    const mark = markOf(name, target, projects)
-    const faults = passed.has(mark) ? [] : await judge(folder, projects, target)
-    if (faults.length === 0) stillPassed.add(mark)
+    const mark = isOurs ? undefined : markOf(name, target, projects)
+    const isKnown = mark !== undefined && passed.has(mark)
+    const faults = isKnown ? [] : await judge(folder, projects, target)
+    if (faults.length === 0 && mark !== undefined) stillPassed.add(mark)
     note(target, name, faults)
   }
 }
@@ -134,7 +135,8 @@ for (const judge of rows)
     [judge.padEnd(10), ...targets.map((target) => cell(judge, target).padStart(14))].join(''),
   )
 mkdirSync(dirname(PASSED), { recursive: true })
-writeFileSync(PASSED, JSON.stringify([...passed, ...stillPassed].slice(-MOST_MARKS)))
+const before = [...passed].filter((mark) => !stillPassed.has(mark))
+writeFileSync(PASSED, JSON.stringify([...before, ...stillPassed].slice(-MOST_MARKS)))
 const list = join(WORK, 'faults.txt')
 writeFileSync(list, `${listed.join('\n')}\n`)
 console.log(`All of them: ${list}`)

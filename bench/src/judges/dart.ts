@@ -4,6 +4,7 @@ import type { Fault, Judge } from './judge.js'
 /** Checks Dart without Flutter's own tools. */
 export const dart: Judge = {
   name: 'dart',
+  isOurs: true,
   targets: ['flutter'],
   async judge(_folder, projects) {
     const faults: Fault[] = []

@@ -14,6 +14,8 @@ export type { Fault }
 export type Judge = {
   readonly name: string
   readonly targets: readonly TargetId[]
+  /** It is code of ours, which changes without any version: it is asked anew each time. */
+  readonly isOurs?: boolean
   /** Looks at all projects of one target at once. `folder` holds them, each by its name. */
   judge(folder: string, projects: readonly Project[], target: TargetId): Promise<readonly Fault[]>
 }

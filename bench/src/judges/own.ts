@@ -4,6 +4,7 @@ import type { Fault, Judge } from './judge.js'
 /** The check that each conversion makes of itself. */
 export const own: Judge = {
   name: 'own',
+  isOurs: true,
   targets: ['html', 'react', 'vue', 'angular', 'flutter'],
   async judge(_folder, projects) {
     const faults: Fault[] = []

@@ -155,3 +155,19 @@ test('what somebody said is no heading', () => {
   ])
   expect(rolesOf(roles, 'title', 'said')).toEqual(['heading', undefined])
 })
+
+test('rows of bordered cells are a table, however wide the words of the last column are', () => {
+  const last = ['Salary', '$320,800', '$86,000', 'on request']
+  const roles = readPage(
+    last.flatMap((word, row) => [
+      ...[0, 1, 2].flatMap((column) => [
+        box(`cell-${row}-${column}`, at(64 + column * 200, 300 + row * 48, 200, 48), outline()),
+        words(`word-${row}-${column}`, 'Low water', 80 + column * 200, 312 + row * 48),
+      ]),
+      words(`last-${row}`, word, 680, 312 + row * 48),
+    ]),
+  )
+  const said = [...roles.values()].map(({ role }) => role)
+  expect(said.filter((role) => role === 'table')).toHaveLength(1)
+  expect(said.filter((role) => role === 'row')).toHaveLength(4)
+})

@@ -16,6 +16,12 @@ type Grid = Extract<LayoutNode['arrangement'], { kind: 'grid' }>
 const gridOf = ({ arrangement }: LayoutNode): Grid | undefined =>
   arrangement.kind === 'grid' ? arrangement : undefined
 
+/** So many cells of a row say something. */
+const LEAST_WORDED = 2
+
+const holdsText = (node: LayoutNode): boolean =>
+  node.layer.type === 'text' || node.children.some(holdsText)
+
 const isWord = (node: LayoutNode): boolean =>
   node.layer.type === 'text'
     ? (node.layer.lines?.length ?? 1) === 1
@@ -49,17 +55,27 @@ const isTableRow = (node: LayoutNode): boolean => {
   if (!grid) return isRowOfWords(node)
   if (grid.columns < LEAST_COLUMNS) return false
   const cells = flowChildren(node)
-  return cells.length > 1 && cells.length <= grid.columns && cells.every(isCell)
+  return (
+    cells.length > 1 &&
+    cells.length <= grid.columns &&
+    cells.every(isCell) &&
+    // A word between two signs is no row of a table.
+    cells.filter(holdsText).length >= LEAST_WORDED
+  )
+}
+
+const beginAlike = (a: LayoutNode, b: LayoutNode): boolean => {
+  const [from, to] = [startsOf(a), startsOf(b)]
+  return from.length === to.length && from.every((x, i) => Math.abs(x - to[i]!) <= SAME_PX)
 }
 
 const isSameColumns = (a: LayoutNode, b: LayoutNode): boolean => {
-  if (isRowOfWords(a) && isRowOfWords(b)) {
-    const [from, to] = [startsOf(a), startsOf(b)]
-    return from.length === to.length && from.every((x, i) => Math.abs(x - to[i]!) <= SAME_PX)
-  }
+  if (isRowOfWords(a) && isRowOfWords(b)) return beginAlike(a, b)
   const [one, other] = [gridOf(a), gridOf(b)]
   if (!one || !other || one.columns !== other.columns) return false
-  return JSON.stringify(one.tracks ?? null) === JSON.stringify(other.tracks ?? null)
+  if (JSON.stringify(one.tracks ?? null) === JSON.stringify(other.tracks ?? null)) return true
+  // The last column may be as wide as its words, which are others in each row.
+  return flowChildren(a).length === one.columns && beginAlike(a, b)
 }
 
 const isRule = (node: LayoutNode): boolean =>

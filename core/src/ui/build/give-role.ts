@@ -1,7 +1,7 @@
 import { NO_SIDES } from '../../design/geometry.js'
 import type { RoleReading } from '../../meaning/roles/index.js'
 import { wordsOf, textsIn } from '../describe-page.js'
-import type { UiBox, UiControl, UiNode } from '../nodes.js'
+import { insideOf, type UiBox, type UiControl, type UiNode } from '../nodes.js'
 import { onlyChild, PLAIN_LOOK } from '../plain-style.js'
 import { asMenu } from '../menus.js'
 import type { BuildContext } from './context.js'
@@ -166,7 +166,10 @@ export const giveRole = (
     case 'list':
       return asList(context, box, reading)
     case 'navigation': {
-      if (box.children.some((child) => child.type === 'box' && child.role === 'list')) {
+      const isList = (child: UiNode): boolean => child.type === 'box' && child.role === 'list'
+      const isOfLinks = box.children.some((child) => 'link' in child && child.link !== undefined)
+      // Links in groups have a list in each.
+      if (box.children.some(isList) || (!isOfLinks && insideOf(box).some(isList))) {
         return { ...box, role: 'navigation' }
       }
       const { menu, ...list } = asList(context, box, reading)

@@ -1,6 +1,6 @@
 import { findNavigation } from '../../structure/navigation.js'
 import type { RolePage } from '../page.js'
-import { flowOf, saidBy, walkViews, type View } from '../view.js'
+import { flowOf, isPainted, saidBy, walkViews, type View } from '../view.js'
 import { isNamed } from '../words.js'
 import { setLink } from './links.js'
 
@@ -157,6 +157,36 @@ const readSide = (page: RolePage, view: View): void => {
   }
 }
 
+/** A rail is at least so high, of the page and in px. */
+const RAIL = { share: 0.4, px: 400 }
+/** So many of the words in a rail are its links. */
+const LINKS_SHARE = 0.5
+
+/** A line of words with a sign before it. */
+const isSigned = (view: View): boolean => {
+  const [text] = view.texts
+  return (
+    isLabel(view) &&
+    text !== undefined &&
+    view.marks.some((mark) => mark !== view && mark.x < text.x)
+  )
+}
+
+/** The lines of words with a sign in a rail, however deep they stand: the outermost box of each. */
+const signedIn = (view: View): View[] =>
+  view.children.flatMap((child) => (isSigned(child) ? [child] : signedIn(child)))
+
+/** A rail: a high column with a ground of its own at the side of a page, whose links stand in groups. */
+const readRail = (page: RolePage, view: View): boolean => {
+  if (!isAtSide(page, view) || !isPainted(view) || page.root.width < 700) return false
+  if (view.height < Math.max(RAIL.px, page.root.height * RAIL.share)) return false
+  const links = signedIn(view)
+  if (links.length < LEAST_LINKS + 2 || links.length < view.texts.length * LINKS_SHARE) return false
+  const why = 'it is one of many short words in a rail at the side of the page'
+  for (const link of links) if (page.roleOf(link) === undefined) setLink(page, link, 0.85, why)
+  return page.set(view, { role: 'navigation', confidence: 0.85, evidence: [why] })
+}
+
 /** Navigation: in the head, at the side, and the way to this page. */
 export const readNavigation = (page: RolePage): void => {
   walkViews(page.root, (view) => {
@@ -164,6 +194,7 @@ export const readNavigation = (page: RolePage): void => {
     if (readBreadcrumb(page, view) || readPagination(page, view)) return false
     readHead(page, view)
     readSide(page, view)
+    if (page.roleOf(view) === undefined) readRail(page, view)
     return true
   })
 }
