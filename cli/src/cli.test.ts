@@ -135,12 +135,16 @@ describe('convert', () => {
     expect(status).toBe(0)
     expect(stdout).toMatch(/^\d+ files written to site\n$/)
     expect(listAll(join(folder, 'site'))).toEqual([
+      '.gitignore',
+      '.htmlvalidate.json',
+      '.nvmrc',
       '.prettierignore',
       '.prettierrc',
       '404.html',
       'README.md',
       'assets/shore.png',
       'behaviour.js',
+      'favicon.svg',
       'handlers.js',
       'index.html',
       'log-a-sighting.html',

@@ -1,5 +1,5 @@
-import { createRequire } from 'node:module'
 import { dirname, posix, relative, resolve, sep } from 'node:path'
+import { fileURLToPath } from 'node:url'
 import ts from 'typescript'
 import type { SourceFile } from '../files.js'
 import { scriptOf } from '../vue/script-of.js'
@@ -9,7 +9,8 @@ import { OPTIONS, readOptions } from './options.js'
 const VUE_MODULE = '.vue.ts'
 
 const CODE = /\.([cm]?[jt]s|[jt]sx|vue)$/
-const own = createRequire(import.meta.url)
+/** From here our own packages are looked for. */
+const HERE = fileURLToPath(import.meta.url)
 
 /** Packages whose types are at hand where a codebase has not installed its own. */
 const AT_HAND: ReadonlySet<string> = new Set(['@angular/core', 'react', 'react/jsx-runtime', 'vue'])
@@ -136,7 +137,7 @@ export class Modules {
     }
     const found = ts.resolveModuleName(name, from, options, host, cache).resolvedModule
     if (found || !AT_HAND.has(name)) return found
-    return ts.resolveModuleName(name, own.resolve('./program.js'), options, ts.sys).resolvedModule
+    return ts.resolveModuleName(name, HERE, options, ts.sys).resolvedModule
   }
 
   /** What a module depends on, each once. */

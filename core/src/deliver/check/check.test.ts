@@ -51,7 +51,8 @@ test.each([
   ['src/App.tsx', 'export const App = () => <p>{</p>;\n', 1, 'cannot be parsed'],
   ['src/list.ts', 'export const list = [\n  1,\n  2;\n', 3, 'cannot be parsed'],
   ['package.json', '{ "name": }', 1, 'is no JSON'],
-  ['styles.css', 'p { color: red }\na { } }', 2, 'is no CSS'],
+  ['styles.css', 'p { color: red }\na { } }', 2, 'closes a block, and none is open'],
+  ['src/index.scss', '@media (width > 40rem) {\n  a {', 1, 'opens a block and never closes it'],
   ['src/Row.vue', '<script setup>\nconst a = ;\n</script>', 2, 'cannot be parsed'],
   ['src/Row.vue', '<template>\n  <p>Tide\n</template>', 3, 'closes template, and p is open'],
   ['src/app/row.html', '@if (a > b) {\n<li>Low</li></ul>\n}', 2, 'closes ul, and nothing is open'],
@@ -66,6 +67,7 @@ test.each([
   ['src/a.html', '<!-- <p> -->\n<br /><img alt="a > b" />\n<script>\n  1 < 2\n</script>'],
   ['src/a.tsx', 'export const A = <T,>(x: T) => <p title="<b>">{x as string}</p>;'],
   ['src/styles.css', '@theme { --color-sea: #123456 }\n@utility row { @apply flex }'],
+  ['src/a.css', '/* } */ a { content: "}"; &:hover { color: red } }'],
 ])('%s: signs that look like tags are none', async (path, content) => {
   expect(await checkDelivered([file(path, content)])).toEqual([])
 })

@@ -1,4 +1,3 @@
-import parseCss from 'css-tree/parser'
 import type { Fault, FaultFinder, TextFile } from './fault.js'
 
 /** What a parser says is wrong, and where in the text it was given. */
@@ -30,16 +29,18 @@ const inScript = async (text: string, hasMarkup: boolean): Promise<Said[]> => {
   }
 }
 
-/** Sheets that are not plain CSS: what only a build reads, and what Tailwind wrote, which knows more of CSS than the parser. */
-const OTHER_SHEETS = /^\/\*! tailwindcss|@(theme|utility|custom-variant|apply|source|plugin)\b/
+/** Comments, strings, and the ends of blocks in a style sheet. */
+const BLOCKS = /\/\*[^]*?\*\/|"(?:[^"\\\n]|\\.)*"|'(?:[^'\\\n]|\\.)*'|[{}]/g
 
-const inCss = (text: string): Said[] => {
-  if (OTHER_SHEETS.test(text)) return []
-  const said: Said[] = []
-  parseCss(text, {
-    onParseError: (error) => said.push({ at: error.offset, what: `is no CSS: ${error.message}` }),
-  })
-  return said
+/** Blocks that are opened and not closed, or closed and not opened: all that CSS, SCSS and the sheets of Tailwind have in common. */
+const inSheet = (text: string): Said[] => {
+  const open: number[] = []
+  for (const { 0: found, index } of text.matchAll(BLOCKS)) {
+    if (found === '{') open.push(index)
+    else if (found === '}' && open.pop() === undefined)
+      return [{ at: index, what: 'closes a block, and none is open' }]
+  }
+  return open.slice(0, 1).map((at) => ({ at, what: 'opens a block and never closes it' }))
 }
 
 /** Comments, the blocks of scripts and styles, and tags with their attributes, whose values may hold any sign. */
@@ -75,11 +76,12 @@ const inVue = async (text: string): Promise<Said[]> => {
 }
 
 const PARSERS: Readonly<Record<string, (text: string) => Said[] | Promise<Said[]>>> = {
-  css: inCss,
+  css: inSheet,
   html: inMarkup,
   js: (text) => inScript(text, false),
   json: inJson,
   jsx: (text) => inScript(text, true),
+  scss: inSheet,
   ts: (text) => inScript(text, false),
   tsx: (text) => inScript(text, true),
   vue: inVue,
