@@ -195,8 +195,17 @@ test('proposals wait in the file until they are confirmed', async () => {
     { component: 'Sighting' },
     { role: 'button' },
   ])
-  await unimorph('convert', TIDEWRACK, '--codebase', codebase, '--target', 'react')
+  const { stdout } = await unimorph(
+    'convert',
+    TIDEWRACK,
+    '--codebase',
+    codebase,
+    '--target',
+    'react',
+  )
   expect(textIn(join(codebase, 'src/screens'))).not.toContain('SpottedRow')
+  expect(stdout).toContain('the screens need: npm install @tailwindcss/vite')
+  expect(stdout).not.toMatch(/eslint|prettier/)
 })
 
 test('a scan lists components, and libraries that are named', async () => {

@@ -24,6 +24,10 @@ const needsOf = (text: string): Readonly<Record<string, string>> => {
   }
 }
 
+/** What builds, formats and looks through a project: a codebase has its own. */
+const TOOLS =
+  /^(prettier|typescript|vite|@vitejs\/.*|@angular\/(cli|build).*|(@|.*-)?eslint.*|globals)$/
+
 /** The packages the screens need and the codebase has not. */
 const missingIn = (folder: string, files: readonly EmittedFile[]): readonly string[] => {
   const own = files.find(({ path }) => path === 'package.json')
@@ -31,11 +35,7 @@ const missingIn = (folder: string, files: readonly EmittedFile[]): readonly stri
   if (!own || !existsSync(theirs)) return []
   const has = needsOf(readFileSync(theirs, 'utf8'))
   return Object.entries(needsOf(textOf(own)))
-    .filter(
-      ([name]) =>
-        !Object.hasOwn(has, name) &&
-        !/^(prettier|typescript|vite|@vitejs\/.*|@angular\/(cli|build).*)$/.test(name),
-    )
+    .filter(([name]) => !Object.hasOwn(has, name) && !TOOLS.test(name))
     .map(([name, version]) => `${name}@${version}`)
 }
 
