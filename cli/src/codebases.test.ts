@@ -195,7 +195,7 @@ test('proposals wait in the file until they are confirmed', async () => {
     { component: 'Sighting' },
     { role: 'button' },
   ])
-  const { stdout } = await unimorph(
+  const { stdout: converted } = await unimorph(
     'convert',
     TIDEWRACK,
     '--codebase',
@@ -204,8 +204,8 @@ test('proposals wait in the file until they are confirmed', async () => {
     'react',
   )
   expect(textIn(join(codebase, 'src/screens'))).not.toContain('SpottedRow')
-  expect(stdout).toContain('the screens need: npm install @tailwindcss/vite')
-  expect(stdout).not.toMatch(/eslint|prettier/)
+  expect(converted).toContain('the screens need: npm install @tailwindcss/vite')
+  expect(converted).not.toMatch(/eslint|prettier/)
 })
 
 test('a scan lists components, and libraries that are named', async () => {
