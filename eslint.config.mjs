@@ -40,6 +40,7 @@ const ONE_WAY = [
       ['script'],
       ['styling'],
       ['rules'],
+      ['tooling'],
       ['project'],
       ['angular', 'flutter', 'html', 'react', 'vue'],
     ],

@@ -1,6 +1,8 @@
 import type { UiProject } from '../../ui/index.js'
-import { FAVICON } from '../tooling/favicon.js'
 import { cleanControls } from './html-escape.js'
+
+/** The file of the sign that browsers show for a site. */
+export const FAVICON = 'favicon.svg'
 
 const escapeTitle = (name: string): string =>
   cleanControls(name)

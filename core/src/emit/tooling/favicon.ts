@@ -3,8 +3,7 @@ import { splitColor } from '../../design/color.js'
 import { insideOf, type UiStyle } from '../../ui/nodes.js'
 import type { UiProject } from '../../ui/index.js'
 import { textFile, type EmittedFile } from '../shared/emitted-file.js'
-
-export const FAVICON = 'favicon.svg'
+import { FAVICON } from '../shared/entry-page.js'
 
 const toOklch = converter('oklch')
 /** What a project without any colour of its own gets. */
