@@ -2,6 +2,7 @@ import { jsonFile } from '../shared/emitted-file.js'
 import type { Linting } from '../tooling/project-tools.js'
 
 const CONFIG = {
+  root: true,
   extends: ['html-validate:recommended', 'html-validate:a11y', 'html-validate:prettier'],
   rules: {
     'no-redundant-role': ['error', { exclude: ['list'] }],

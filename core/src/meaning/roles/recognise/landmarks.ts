@@ -1,9 +1,8 @@
+import { INFERRED } from '../../../design/node-key.js'
 import type { RolePage } from '../page.js'
 import { CONTROL_ROLES, type RoleReading } from '../reading.js'
 import { saidBy, walkViews, type View } from '../view.js'
 import { isNamed } from '../words.js'
-import { setLink } from './links.js'
-import { isLabel } from './navigation.js'
 
 const HEAD_PX = 200
 /** A head begins where the page does, but for the room around what it holds, in px. */
@@ -34,7 +33,8 @@ export const readBands = (page: RolePage): void => {
   const [first] = body.children
   const last = body.children.at(-1)!
   const isAtTop = first && first.y <= ROOM_ABOVE && first.width >= page.root.width * 0.75
-  if (isAtTop && first.height <= HEAD_PX) {
+  // The bar that a rail becomes is there in narrow windows only.
+  if (isAtTop && first.height <= HEAD_PX && !first.key.endsWith(`${INFERRED}bar`)) {
     const isHead = holds(page, first, 'navigation', 'link') || isNamed(first.words, 'header')
     const evidence = ['it stands at the top of the page, with links']
     if (isHead && page.roleOf(first) !== 'navigation')
@@ -60,16 +60,7 @@ const isFoot = (page: RolePage, view: View): boolean =>
 
 const setFoot = (page: RolePage, foot: View): void => {
   const evidence = ['it stands at the end of the page']
-  if (!page.set(foot, { role: 'contentinfo', confidence: 0.8, evidence })) return
-  // Short words in a line of it lead somewhere; who owns the page does not.
-  walkViews(foot, (view) => {
-    const labels = view.children.filter(
-      (child) => isLabel(child) && !OWNER.test(saidBy(child)) && !/\d/.test(saidBy(child)),
-    )
-    if (labels.length < 2) return
-    for (const label of labels.filter((one) => page.roleOf(one) === undefined))
-      setLink(page, label, 0.7, 'it is one of several short words at the end of the page')
-  })
+  page.set(foot, { role: 'contentinfo', confidence: 0.8, evidence })
 }
 
 /** The last of what stands in the middle of a page is its foot when it says who owns the page. */
