@@ -70,6 +70,9 @@ const bridge = `<script>${BRIDGE}</script>`
 const THEIRS =
   /<script type="module" src="([^"]+)"><\/script>|<link rel="stylesheet" href="(?!styles\.css"|styles\/)([^"]+)" \/>/g
 
+/** The sign of the site: a frame has no place for it, and the preview may load nothing. */
+const SIGN = '<link rel="icon" href="favicon.svg" />'
+
 /** What pages load of a codebase, as a module that imports it; nothing where they load nothing. */
 export const buildElementFiles = ({ files }: Pick<Running, 'files'>): PreviewFile[] => {
   const scripts = new Set(
@@ -115,6 +118,7 @@ export const buildHtmlPreview = (
   }
   const defined = elements && 'script' in elements ? elements.script : ''
   html = html
+    .replace(SIGN, '')
     .replaceAll(THEIRS, '')
     .replace('</body>', () =>
       defined === '' ? '</body>' : `<script>${inScript(defined)}</script></body>`,
