@@ -152,13 +152,17 @@ const anchor = (href: string, ...rest: Attribute[]): LinkMarkup => ({
   attributes: [text('href', href), ...rest],
 })
 
+/** The address of a link that leads nowhere yet. */
+const nowhereOf = (link: Extract<UiLink, { kind: 'nowhere' }>, spelling: UnitSpelling): string =>
+  spelling.nowhere ?? `#${link.id}`
+
 /** Where links lead; `here`: the page they stand on, where they stand on one. */
 const linkBuilder =
   ({ plan, spelling }: UnitOptions, here: string | undefined): Dialect['link'] =>
   (link) => {
     switch (link.kind) {
       case 'nowhere':
-        return anchor(spelling.nowhere ?? `#${link.id}`)
+        return anchor(nowhereOf(link, spelling))
       case 'address':
         return anchor(link.url)
       case 'page': {
@@ -178,11 +182,12 @@ const linkBuilder =
   }
 
 /** Where a link leads, for a component that makes the link itself; what is named as a router names it has a route. */
-const addressOf = (link: UiLink, prop: string, plan: ComponentPlan): string => {
+const addressOf = (link: UiLink, prop: string, { plan, spelling }: UnitOptions): string => {
   switch (link.kind) {
+    case 'nowhere':
+      return nowhereOf(link, spelling)
     case 'address':
       return link.url
-    case 'nowhere':
     case 'section':
       return `#${link.id}`
     case 'page': {
@@ -265,7 +270,7 @@ const buildUnit = (unit: Unit, options: UnitOptions, inForms: ReadonlySet<string
     use: {
       ...spelling.use,
       tag: ({ id }) => plan.foreign.get(id)!,
-      address: (to, prop) => addressOf(to, prop, plan),
+      address: (to, prop) => addressOf(to, prop, options),
     },
     field: (id, name) => (inForms.has(id) ? (spelling.field?.(name) ?? []) : []),
     icon(asset, attributes) {
