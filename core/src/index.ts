@@ -93,6 +93,8 @@ export {
 export { isStylingId, stylingIn, STYLINGS, type StylingId } from './emit/styling/styling.js'
 export { isTargetId, TARGET_IDS, TARGETS, type TargetId } from './emit/index.js'
 export type { EmittedFile } from './emit/shared/emitted-file.js'
+export { FAVICON } from './emit/shared/entry-page.js'
+export { layerOfLine, lineAt } from './emit/shared/layer-at.js'
 export { toKebab, toPascal } from './text/names.js'
 export { saysNumber } from './text/says-number.js'
 export type { Span } from './emit/shared/print-document.js'

@@ -16,6 +16,8 @@ const load = async () => {
   return { format, plugins: plugins as Plugin[] }
 }
 
+let loaded: ReturnType<typeof load> | undefined
+
 const PARSERS: Readonly<Record<string, string>> = {
   css: 'css',
   html: 'html',
@@ -45,7 +47,7 @@ export const formatFile = async (
   const parser = parserOf(file.path, isAngular)
   if (file.content.kind !== 'text' || parser === undefined) return file
   const before = file.content.text
-  const { format, plugins } = await load()
+  const { format, plugins } = await (loaded ??= load())
   const text = await format(before, { ...options, parser, plugins })
   if (text === before) return file
   return { ...file, content: { kind: 'text', text }, spans: realign(before, text, file.spans) }

@@ -12,7 +12,7 @@ import { prettierOptions } from './code-style.js'
 import { realign } from './realign.js'
 import { relocate } from './relocate.js'
 
-export { checkDelivered, faultNotes, layerOfLine, type DeliveredFault } from './check/index.js'
+export { checkDelivered, faultNotes, type DeliveredFault } from './check/index.js'
 export { hasHouseStyle, type HouseStyle }
 
 export type Delivered = Pick<Emitted, 'files' | 'pages' | 'components'> & {

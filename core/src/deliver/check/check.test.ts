@@ -2,7 +2,8 @@ import { convert } from '../../convert.js'
 import type { EmittedFile } from '../../emit/shared/emitted-file.js'
 import { TARGET_IDS } from '../../emit/index.js'
 import { design, frame, text } from '../../testing/design.js'
-import { checkDelivered, faultNotes, layerOfLine } from './index.js'
+import { layerOfLine } from '../../emit/shared/layer-at.js'
+import { checkDelivered, faultNotes } from './index.js'
 
 const file = (path: string, content: string, spans: EmittedFile['spans'] = []): EmittedFile => ({
   path,

@@ -1,4 +1,5 @@
 import type { EmittedFile } from '../../emit/shared/emitted-file.js'
+import { layerAt, lineAt } from '../../emit/shared/layer-at.js'
 import { notes } from '../../notes/catalogue.js'
 import type { Note } from '../../notes/note.js'
 import type { FaultFinder } from './fault.js'
@@ -17,22 +18,6 @@ export type DeliveredFault = {
 /** A new kind of fault is a file and a line here. */
 const FINDERS: readonly FaultFinder[] = [brokenSyntax, missingImports, brokenIds]
 
-const lineOf = (text: string, at: number): number => text.slice(0, at).split('\n').length
-
-/** The layer whose code stands at a place in a file: the innermost. */
-const layerAt = ({ spans }: EmittedFile, at: number): string | undefined =>
-  spans
-    .filter(({ start, end }) => start <= at && at < end)
-    .sort((a, b) => a.end - a.start - (b.end - b.start))[0]?.layer
-
-/** The layer whose code stands in a line of a file, from 1. */
-export const layerOfLine = (file: EmittedFile, line: number): string | undefined => {
-  if (file.content.kind !== 'text') return undefined
-  const lines = file.content.text.split('\n')
-  const before = lines.slice(0, line - 1).reduce((sum, { length }) => sum + length + 1, 0)
-  return layerAt(file, before + (lines[line - 1]?.search(/\S|$/) ?? 0))
-}
-
 const faultsIn = async (
   file: EmittedFile,
   paths: ReadonlySet<string>,
@@ -43,7 +28,7 @@ const faultsIn = async (
   const found = await Promise.all(FINDERS.map((find) => find({ path, text }, paths)))
   return found
     .flat()
-    .map(({ at, what }) => ({ path, line: lineOf(text, at), what, layer: layerAt(file, at) }))
+    .map(({ at, what }) => ({ path, line: lineAt(text, at), what, layer: layerAt(file, at) }))
 }
 
 /**

@@ -191,21 +191,16 @@ export class ComponentCode implements Pick<
     return [text('role', 'tabpanel'), text('aria-labelledby', `${id}-tab`), hidden]
   }
 
-  tabList: Dialect['tabList'] = () => {
-    this.helpers.add('moveTab')
-    return [
-      text(this.around.spelling.tabIndex, '-1'),
-      this.around.spelling.on('keydown', 'moveTab'),
-    ]
+  /** What moves the focus among what it holds by keys, and may have it itself. */
+  private movesFocus(helper: 'moveTab' | 'moveInMenu'): readonly Attribute[] {
+    this.helpers.add(helper)
+    const { spelling } = this.around
+    return [text(spelling.tabIndex, '-1'), spelling.on('keydown', helper)]
   }
 
-  menu: Dialect['menu'] = () => {
-    this.helpers.add('moveInMenu')
-    return [
-      text(this.around.spelling.tabIndex, '-1'),
-      this.around.spelling.on('keydown', 'moveInMenu'),
-    ]
-  }
+  tabList: Dialect['tabList'] = () => this.movesFocus('moveTab')
+
+  menu: Dialect['menu'] = () => this.movesFocus('moveInMenu')
 
   /** The attributes of a menu that is shown on demand. */
   menuPanel(): readonly Attribute[] {

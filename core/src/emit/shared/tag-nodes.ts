@@ -13,6 +13,8 @@ export type HtmlNode = {
   readonly layer: string | undefined
   /** It has a closing tag whatever is in it: browsers know no other way of elements that are not HTML's own. */
   readonly isClosed: boolean
+  /** It is part of a drawing, in which white space shows nowhere. */
+  readonly isInDrawing: boolean
   readonly parent: HtmlNode | undefined
   children: HtmlNode[]
   prev: HtmlNode | undefined
@@ -36,14 +38,10 @@ const SHAPES = new Set(['circle', 'ellipse', 'line', 'path', 'rect'])
 /** A component, in capitals or as an element with a dash, or a shape with the name of its language before it. */
 const isOwnTag = (tag: string): boolean => isComponentTag(tag) || /[-:]/.test(tag)
 
-/** White space in a drawing shows nowhere. */
-const isInDrawing = ({ tag, parent }: HtmlNode): boolean =>
-  tag.startsWith('svg:') || (parent !== undefined && (parent.tag === 'svg' || isInDrawing(parent)))
-
 /** Nobody knows what components are, so they stand in the line. */
 const isInline = (node: HtmlNode): boolean =>
   node.kind === 'element'
-    ? (INLINE.has(node.tag) || isOwnTag(node.tag)) && !isInDrawing(node)
+    ? (INLINE.has(node.tag) || isOwnTag(node.tag)) && !node.isInDrawing
     : node.kind !== 'block'
 
 export const isVoid = (node: HtmlNode): boolean =>
@@ -78,13 +76,15 @@ const createNode = (
   hasTrailingSpaces: boolean,
 ): HtmlNode => {
   const element = markup.kind === 'element' ? markup : undefined
+  const tag = tagOf(markup)
   return {
     kind: markup.kind === 'expression' ? 'code' : markup.kind,
-    tag: tagOf(markup),
+    tag,
     attributes: element?.attributes ?? NOTHING,
     words,
     layer: element?.layer,
     isClosed: element?.foreign?.framework === 'html',
+    isInDrawing: tag.startsWith('svg:') || parent?.tag === 'svg' || parent?.isInDrawing === true,
     parent,
     children: [],
     prev: undefined,

@@ -1,5 +1,5 @@
 import { NO_SIDES, resolveSides } from '../../design/geometry.js'
-import { INFERRED } from '../../design/node-key.js'
+import { barKeyOf } from '../../design/node-key.js'
 import { draftNode, plainFrame, type LayoutNode } from '../../layout/index.js'
 import { flowChildren, isInFlow } from '../../layout/flow/solver.js'
 import { textsIn } from '../../layout/flow/tree.js'
@@ -75,32 +75,28 @@ export const foldRail = (
   const box = { x: 0, y: 0, width: inner, height }
   const fills = 'fills' in rail.layer ? rail.layer.fills : []
   const isBare = fills.length === 0
-  const bar = draftNode(
-    { ...plainFrame(`${rail.layer.key}${INFERRED}bar`, 'Bar', box), fills },
-    box,
-    {
-      arrangement: {
-        kind: 'row',
-        gap: 12,
-        padding: {
-          top: 8 + covered,
-          right: isBare ? 0 : SIDE_PX,
-          bottom: 8,
-          left: isBare ? 0 : SIDE_PX,
-        },
-        align: 'centre',
-        distribute: 'start',
-        wrap: false,
+  const bar = draftNode({ ...plainFrame(barKeyOf(rail.layer.key), 'Bar', box), fills }, box, {
+    arrangement: {
+      kind: 'row',
+      gap: 12,
+      padding: {
+        top: 8 + covered,
+        right: isBare ? 0 : SIDE_PX,
+        bottom: 8,
+        left: isBare ? 0 : SIDE_PX,
       },
-      sizing: { width: 'stretch', height: 'fit' },
-      children: [
-        ...(brand
-          ? [{ ...brand, margin: NO_SIDES, sizing: { ...brand.sizing, width: 'fit' as const } }]
-          : []),
-        { ...menuButtonOf(rail), isPushed: brand !== undefined },
-      ],
+      align: 'centre',
+      distribute: 'start',
+      wrap: false,
     },
-  )
+    sizing: { width: 'stretch', height: 'fit' },
+    children: [
+      ...(brand
+        ? [{ ...brand, margin: NO_SIDES, sizing: { ...brand.sizing, width: 'fit' as const } }]
+        : []),
+      { ...menuButtonOf(rail), isPushed: brand !== undefined },
+    ],
+  })
   const topPx = Math.round(context.topPx) + height
   const drawer: LayoutNode = {
     ...rail,

@@ -110,16 +110,13 @@ const writeOne = ([property, value]: Declaration, column: number): readonly stri
   }
   if (items.length > 1)
     return [`${property}:`, ...indent(fillLines(items, room - 2, { between: ',', last: ';' }))]
+  const start = `${property}:`
   if (words.length > 1) {
-    const start = `${property}:`
     const [head, ...rest] = fillLines(words, room - 2, { between: '', last: ';' }, start)
     return [head!, ...indent(rest)]
   }
-  const broken = inLines(value)
-  if (!broken) return [line]
-  return broken.map((one, i) =>
-    i === 0 ? `${property}: ${one}` : i === broken.length - 1 ? `${one};` : one,
-  )
+  const [head, ...rest] = writeItem(value, ';', room - start.length - 1)
+  return [`${start} ${head!}`, ...rest]
 }
 
 const write = (declarations: readonly Declaration[], column: number): string[] =>

@@ -1,4 +1,4 @@
-import { INFERRED } from '../../../design/node-key.js'
+import { isBarKey } from '../../../design/node-key.js'
 import type { RolePage } from '../page.js'
 import { CONTROL_ROLES, type RoleReading } from '../reading.js'
 import { saidBy, walkViews, type View } from '../view.js'
@@ -34,7 +34,7 @@ export const readBands = (page: RolePage): void => {
   const last = body.children.at(-1)!
   const isAtTop = first && first.y <= ROOM_ABOVE && first.width >= page.root.width * 0.75
   // The bar that a rail becomes is there in narrow windows only.
-  if (isAtTop && first.height <= HEAD_PX && !first.key.endsWith(`${INFERRED}bar`)) {
+  if (isAtTop && first.height <= HEAD_PX && !isBarKey(first.key)) {
     const isHead = holds(page, first, 'navigation', 'link') || isNamed(first.words, 'header')
     const evidence = ['it stands at the top of the page, with links']
     if (isHead && page.roleOf(first) !== 'navigation')

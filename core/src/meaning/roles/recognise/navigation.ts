@@ -108,7 +108,11 @@ const readHead = (page: RolePage, view: View): void => {
   else setRunOfLinks(page, run, why)
 }
 
+/** Narrower pages have nothing at their sides, in px. */
+const WIDE_PX = 700
+
 const isAtSide = (page: RolePage, view: View): boolean =>
+  page.root.width >= WIDE_PX &&
   view.width <= Math.min(SIDE_PX, page.root.width * 0.3) &&
   (view.x <= page.root.width * 0.06 || view.x + view.width >= page.root.width * 0.94)
 
@@ -136,7 +140,7 @@ const readPagination = (page: RolePage, view: View): boolean => {
 /** A column of short words at the side of a wide page. */
 const readSide = (page: RolePage, view: View): void => {
   if (view.node.arrangement.kind !== 'column' || !isAtSide(page, view)) return
-  if (page.root.width < 700 || view.y > 400) return
+  if (view.y > 400) return
   const labels = view.children.filter(isLabel)
   if (labels.length < LEAST_LINKS + 1 || labels.length < view.children.length * 0.7) return
   const isTitle = (label: View): boolean => /^[^\p{Ll}]+$/u.test(saidBy(label))
@@ -178,7 +182,7 @@ const signedIn = (view: View): View[] =>
 
 /** A rail: a high column with a ground of its own at the side of a page, whose links stand in groups. */
 const readRail = (page: RolePage, view: View): boolean => {
-  if (!isAtSide(page, view) || !isPainted(view) || page.root.width < 700) return false
+  if (!isAtSide(page, view) || !isPainted(view)) return false
   if (view.height < Math.max(RAIL.px, page.root.height * RAIL.share)) return false
   const links = signedIn(view)
   if (links.length < LEAST_LINKS + 2 || links.length < view.texts.length * LINKS_SHARE) return false

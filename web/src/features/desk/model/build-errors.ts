@@ -1,7 +1,7 @@
-import type { EmittedFile } from '@unimorph/core'
+import { layerOfLine, lineAt, type EmittedFile } from '@unimorph/core'
 import type { DeliveredFault } from '@unimorph/core/deliver'
 import type { LayerRow } from '../../../engine/protocol'
-import { findLayerAtOffset, findThread, type Thread } from './threads'
+import { findThread, type Thread } from './threads'
 
 /** Something that keeps the code from being built, and where it is in the files that are shown. */
 export type BuildError = {
@@ -17,16 +17,6 @@ export type BuildError = {
 /** `src/App.tsx:12: message`, as compilers say it; the line may be missing, and so may the file. */
 const SAID = /^([\w./-]+\.\w+):(?:(\d+):)? ?([^]*)$/
 
-/** The line of a place in a text, from 1. */
-const lineAt = (text: string, offset: number): number => text.slice(0, offset).split('\n').length
-
-/** Where a line of a text begins, after the room before its first sign. */
-const startOf = (text: string, line: number): number => {
-  let at = 0
-  for (let i = 1; i < line; i++) at = text.indexOf('\n', at) + 1
-  return at + Math.max(0, text.slice(at).search(/[^ \t]/))
-}
-
 /**
  * Reads what a build said. `built`: the files it was given; `shown`: the same code as it is delivered, where its lines may be
  * others.
@@ -41,10 +31,7 @@ export const readBuildError = (
   if (path === undefined || message === undefined) return { message: said }
   const line = digits === undefined ? undefined : Number(digits)
   const file = built.find((one) => one.path === path)
-  const layer =
-    file?.content.kind === 'text' && line !== undefined
-      ? findLayerAtOffset(file, startOf(file.content.text, line))
-      : undefined
+  const layer = file && line !== undefined ? layerOfLine(file, line) : undefined
   const thread = layer === undefined ? undefined : findThread(shown, layers, layer)
   if (layer === undefined || !thread)
     return { message, path, ...(line === undefined ? {} : { line }), ...(layer ? { layer } : {}) }

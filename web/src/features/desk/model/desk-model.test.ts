@@ -159,7 +159,7 @@ describe('previews', () => {
       running([
         file(
           'index.html',
-          '<html><head><link rel="stylesheet" href="styles.css" /></head><body><img src="assets/a.svg" /></body></html>',
+          '<html><head><link rel="icon" href="favicon.svg" /><link rel="stylesheet" href="styles.css" /></head><body><img src="assets/a.svg" /></body></html>',
         ),
         file('assets/a.svg', '<svg/>'),
       ]),
@@ -167,6 +167,8 @@ describe('previews', () => {
     )!
     expect(html).toContain('<style>.a{} <\\/style>')
     expect(html).toContain('src="data:image/svg+xml,%3Csvg%2F%3E"')
+    // The frame may load nothing.
+    expect(html).not.toContain('favicon')
     expect(html.match(/<script>/g)).toHaveLength(2)
   })
 

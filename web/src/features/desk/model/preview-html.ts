@@ -1,4 +1,4 @@
-import type { EmittedFile } from '@unimorph/core'
+import { FAVICON, type EmittedFile } from '@unimorph/core'
 import type { Bundle, PreviewFile } from '../../../shared/lib/api'
 import type { Running } from '../../../engine/protocol'
 import { BRIDGE } from './preview-bridge'
@@ -71,7 +71,7 @@ const THEIRS =
   /<script type="module" src="([^"]+)"><\/script>|<link rel="stylesheet" href="(?!styles\.css"|styles\/)([^"]+)" \/>/g
 
 /** The sign of the site: a frame has no place for it, and the preview may load nothing. */
-const SIGN = '<link rel="icon" href="favicon.svg" />'
+const SIGN = `<link rel="icon" href="${FAVICON}" />`
 
 /** What pages load of a codebase, as a module that imports it; nothing where they load nothing. */
 export const buildElementFiles = ({ files }: Pick<Running, 'files'>): PreviewFile[] => {
