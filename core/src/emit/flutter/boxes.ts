@@ -1,7 +1,7 @@
 import type { Holder } from './context.js'
 import { call, list, raw, type Dart } from './dart.js'
 import type { SlotValue } from './tokens.js'
-import { dartOf, isAtTimes, isEver, type ValueContext } from './values-of.js'
+import { dartOf, isAtTimes, isEver, mapCodes, type ValueContext } from './values-of.js'
 
 export type Said = ReadonlyMap<string, SlotValue>
 
@@ -46,6 +46,22 @@ type HeldContext = ValueContext & { readonly holder?: Holder }
 const insetsOf = (said: Said, slot: string, context: ValueContext): Dart | undefined =>
   dartOf(said.get(slot), context, 'EdgeInsets.zero')
 
+const ENDLESS = 'double.infinity'
+
+/** A size that does not depend on what holds the box: all the room there is, is nothing of its own. */
+const bounded = (value: SlotValue | undefined): SlotValue | undefined =>
+  value && mapCodes(value, (code) => (code === ENDLESS ? undefined : code))
+
+/** What the use of a component says of its box: of its sizes also that they are all the room there is. */
+export const sizedByUse = (said: Said, placing: Said): Said => {
+  const sized = new Map(said)
+  for (const slot of ['width', 'height']) {
+    const value = placing.get(slot)
+    if (value && (said.has(slot) || isEver(value, ENDLESS))) sized.set(slot, value)
+  }
+  return sized
+}
+
 /**
  * What is said of a box, around what is in it: its size, its paint and the room inside. One thing alone has a widget of
  * its own; several are said of one container.
@@ -55,10 +71,11 @@ export const boxed = (
   said: Said,
   context: HeldContext,
 ): Dart | undefined => {
-  const width = dartOf(said.get('width'), context)
-  const asked = said.get('height')
+  const isUsed = context.holder === 'user'
+  const width = dartOf(isUsed ? bounded(said.get('width')) : said.get('width'), context)
+  const asked = isUsed ? bounded(said.get('height')) : said.get('height')
   // As high as its line, which is as high as what is in it.
-  const isEndless = context.holder === 'lines' && isEver(asked, 'double.infinity')
+  const isEndless = context.holder === 'lines' && isEver(asked, ENDLESS)
   const height = isEndless ? undefined : dartOf(asked, context)
   const constraints = constraintsOf(said, context)
   const padding = insetsOf(said, 'padding', context)
@@ -218,7 +235,8 @@ export const arranged = (
   })
 }
 
-const isOnly = (value: SlotValue | undefined, code: string): boolean =>
+/** Whether a value is one and the same at all widths. */
+export const isOnly = (value: SlotValue | undefined, code: string): boolean =>
   value?.kind === 'same' && value.code === code
 
 /** How a row or a column aligns what is in it, as what wraps says it. */

@@ -5,8 +5,8 @@ import type { PartComponent, Prop } from '../shared/prop.js'
 import type { Said } from './boxes.js'
 import { quoteDart, raw, type Dart } from './dart.js'
 import { dartName } from './names.js'
-import { readTokens } from './tokens.js'
-import type { ValueContext } from './values-of.js'
+import { readTokens, slotOf, splitTokens } from './tokens.js'
+import { saidWithin, type ValueContext } from './values-of.js'
 
 /** What pressing something does, by the name of its handler. */
 export type Handlers = ReadonlyMap<string, Dart>
@@ -20,6 +20,8 @@ export type Holder = 'flex' | 'columns' | 'lines' | 'user'
 export type WidgetContext = ValueContext & {
   readonly looks: readonly Looks[]
   readonly parts: ReadonlyMap<string, PartComponent>
+  /** Sections and parts of several screens, by the names of their components: what each is made of. */
+  readonly units: ReadonlyMap<string, MarkupElement>
   /** The files of icons, by their tags. */
   readonly icons: ReadonlyMap<string, string>
   /** What the component is given, by name. */
@@ -31,6 +33,10 @@ export type WidgetContext = ValueContext & {
   readonly anchors: ReadonlySet<string>
   /** Menus that are folded away, by their ids. */
   readonly menus: ReadonlyMap<string, MarkupElement>
+  /** Menus that are components of their own, by their ids: the name of each. */
+  readonly menuUnits: ReadonlyMap<string, string>
+  /** Hears of components that are shown over the page. */
+  readonly opened: Set<string>
   /** The words that name controls, by what the id of a control is made of. */
   readonly labels: ReadonlyMap<string, MarkupNode>
   /** Hears of the files of helpers that are needed. */
@@ -87,21 +93,46 @@ export const idOf = (attribute: Attribute): string =>
 export const readCode = (code: string, { renamed }: WidgetContext): string =>
   renamed.get(code) ?? fieldNames(code).replaceAll('!==', '!=').replaceAll('===', '==')
 
-/** What the classes of an element say of its look. */
-export const saidOf = (element: MarkupElement, { looks }: WidgetContext): Said =>
-  readTokens(element.attributes.find(isClass), looks)
+/** What the classes of an element say of its look, in the windows in which it is shown. */
+export const saidOf = (element: MarkupElement, context: WidgetContext): Said =>
+  saidWithin(readTokens(element.attributes.find(isClass), context.looks), context)
+
+const classOf = (element: MarkupElement): Attribute =>
+  element.attributes.find(isClass) ?? { kind: 'text', name: 'class', text: '' }
+
+/** What a component's root is said to be like, whatever the component is given. */
+const rootTokens = (root: MarkupElement, context: WidgetContext): readonly string[] => {
+  const own = placingClass(root, context)
+  if (own.kind === 'text') return splitTokens(own.text)
+  if (own.kind !== 'classes') return []
+  const said = readTokens(own, context.looks)
+  const isSame = (token: string): boolean => said.get(slotOf(token))?.kind !== 'chosen'
+  return splitTokens(own.base).filter(isSame)
+}
+
+/** The classes that place an element: of a component first those of its root, then those of its use. */
+const placingClass = (element: MarkupElement, context: WidgetContext): Attribute => {
+  const part = context.parts.get(element.tag)
+  const unit = context.units.get(element.tag)
+  const own = classOf(element)
+  const root = part
+    ? rootTokens(part.markup, { ...context, looks: part.looks })
+    : unit && rootTokens(unit, context)
+  if (!root) return own
+  if (own.kind === 'classes') return { ...own, base: [...root, own.base].join(' ') }
+  return {
+    kind: 'text',
+    name: 'class',
+    text: [...root, own.kind === 'text' ? own.text : ''].join(' '),
+  }
+}
 
 /**
  * Where an element stands in what holds it: of a component also what its root says of that, unless it depends on what
  * the component is given.
  */
-export const placingOf = (element: MarkupElement, context: WidgetContext): Said => {
-  const own = saidOf(element, context)
-  const part = context.parts.get(element.tag)
-  if (!part) return own
-  const root = placingOf(part.markup, { ...context, looks: part.looks })
-  return new Map([...[...root].filter(([, value]) => value.kind !== 'chosen'), ...own])
-}
+export const placingOf = (element: MarkupElement, context: WidgetContext): Said =>
+  saidWithin(readTokens(placingClass(element, context), context.looks), context)
 
 /** Whether code may have no value where it stands: what is given at times, and was not looked at before. */
 export const isMaybe = (code: string, { props, optional, renamed }: WidgetContext): boolean => {

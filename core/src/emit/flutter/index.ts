@@ -5,7 +5,7 @@ import type { UiProject } from '../../ui/index.js'
 import { planComponents, withPrefix } from '../shared/component-plan.js'
 import type { CodeSpelling } from '../project/component-code.js'
 import { buildFontFiles } from '../shared/font-files.js'
-import { code, text } from '../shared/markup.js'
+import { code, text, type MarkupElement } from '../shared/markup.js'
 import { buildUsageFile } from '../shared/usage-file.js'
 import { buildUnits, type UnitOptions, type UnitSpelling } from '../project/units.js'
 import type { Target } from '../target.js'
@@ -78,6 +78,11 @@ export const flutter: Target = {
     const options: FlutterOptions = {
       ...unitOptions,
       shared,
+      roots: new Map(
+        units.flatMap(({ unit: { kind, name }, markup }): [string, MarkupElement][] =>
+          kind === 'section' || kind === 'part' ? [[name, markup]] : [],
+        ),
+      ),
       parts: new Map(parts.map((part) => [part.tag, part])),
       icons: new Map([...plan.icons].map(([asset, { name }]) => [name, fileOf(asset)])),
     }

@@ -156,6 +156,7 @@ const placeSlots = (
   const grows =
     (isIn('row') && width.sizing === 'stretch' && hasEnd) ||
     (isIn('column') && height.sizing === 'stretch' && isHigh)
+  const hasRoom = isIn('row') ? hasEnd : isIn('column') && isHigh
   // What grows up to a width is so wide where there is room for it, and stands as it would beside others.
   const most = grows && isIn('row') ? limits.maxWidth : undefined
   const isKept = most !== undefined && isBesidePushed
@@ -191,7 +192,7 @@ const placeSlots = (
       flexible: isIn('row') && isWords && isHeld ? 'true' : undefined,
       margin: margins && insets(eachSide(margins, (px) => Math.max(0, px))),
       over: margins && insets(eachSide(margins, (px) => Math.max(0, -px))),
-      pushed: place.isPushed ? 'true' : undefined,
+      pushed: place.isPushed && hasRoom ? 'true' : undefined,
       self:
         differs !== undefined && differs !== 'stretch' && place.parent !== 'grid'
           ? SELF[place.parent][differs]
@@ -337,7 +338,8 @@ const arrangeSlots = (theme: FlutterTheme, node: UiNode, around: Surroundings): 
   const fitsMain = isRow
     ? width.sizing === 'fit' && style.place.kind !== 'root'
     : height.sizing === 'fit' && (around.isBounded || holds)
-  if (wrap) {
+  // A column goes on in the next line only where its height ends.
+  if (wrap && (isRow || around.isHigh)) {
     return {
       ...stack,
       ...common,

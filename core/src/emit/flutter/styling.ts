@@ -152,18 +152,18 @@ export const createFlutterStyling = (
         node.steps.map(({ fromPx, node: look }) => ({
           fromPx,
           // What is folded away at a width is shown by its button, over the page.
-          slots:
-            look && !look.style.folds
-              ? {
-                  ...slotsOf(
-                    theme,
-                    withChildren(look, node, fromPx),
-                    surroundings.get(look) ?? FREE,
-                    address,
-                  ),
-                  ...current,
-                }
-              : undefined,
+          isFolded: look?.style.folds !== undefined,
+          slots: look
+            ? {
+                ...slotsOf(
+                  theme,
+                  withChildren(look, node, fromPx),
+                  surroundings.get(look) ?? FREE,
+                  address,
+                ),
+                ...current,
+              }
+            : undefined,
         })),
       )
     },

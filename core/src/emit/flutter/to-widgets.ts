@@ -9,7 +9,7 @@ import {
 } from '../shared/markup.js'
 import type { ListPart, PartComponent, Prop } from '../shared/prop.js'
 import { findOwner } from '../shared/prop-owner.js'
-import { affected, arranged, boxed, held, placed, type Said } from './boxes.js'
+import { affected, arranged, boxed, held, isOnly, placed, sizedByUse, type Said } from './boxes.js'
 import {
   attributeOf,
   isMaybe,
@@ -28,7 +28,14 @@ import { PRESS } from './foreign.js'
 import { className, dartName, listName } from './names.js'
 import { textWidget } from './texts.js'
 import type { SlotValue } from './tokens.js'
-import { dartOf, fromName, isEver, saidWithin, type ValueContext } from './values-of.js'
+import {
+  dartOf,
+  fromName,
+  isEver,
+  saidWithin,
+  type ValueContext,
+  type Windows,
+} from './values-of.js'
 
 const pictureWidget = (element: MarkupElement, said: Said, context: WidgetContext): Dart => {
   const source = wordsOf(element, 'src', context) ?? "''"
@@ -85,6 +92,8 @@ const pressOf = (element: MarkupElement, context: WidgetContext): Dart | undefin
     if (panel !== undefined) return showing(call(panel))
     const menu = context.menus.get(opens)
     if (menu) return showing(menuDialog(menu, context))
+    const unit = context.menuUnits.get(opens)
+    if (unit !== undefined) return showing(unitDialog(unit, context))
   }
   const click = attributeOf(element, 'on:click')
   if (click?.kind !== 'code') {
@@ -129,6 +138,15 @@ const menuDialog = (menu: MarkupElement, context: WidgetContext): Dart =>
       }),
     }),
   })
+
+/** A menu that is a component of its own, over the page, at its top. */
+const unitDialog = (unit: string, context: WidgetContext): Dart => {
+  context.opened.add(unit)
+  return call('Dialog', {
+    alignment: 'Alignment.topCenter',
+    child: call('SingleChildScrollView', { child: call(className(unit)) }),
+  })
+}
 
 const level = (tag: string): number | undefined =>
   /^h[1-6]$/.test(tag) ? Number(tag[1]) : undefined
@@ -219,8 +237,14 @@ const partValue = (value: string, of: ListPart | undefined, context: WidgetConte
   return part ? textValue(value, prop, part, context) : quoteDart(value)
 }
 
+/** A component where it is used: as large and in the place that its root says, unless the use says otherwise. */
+const usedAs = (own: Dart, element: MarkupElement, context: WidgetContext): Dart => {
+  const placing = placingOf(element, context)
+  const sized = sizedByUse(saidOf(element, context), placing)
+  return placed(boxed(own, sized, context)!, placing, context)
+}
+
 const useOf = (element: MarkupElement, part: PartComponent, context: WidgetContext): Dart => {
-  const said = saidOf(element, context)
   const named = Object.fromEntries(
     element.attributes.flatMap((one): [string, string | Dart][] => {
       if (isClass(one)) return []
@@ -256,7 +280,7 @@ const useOf = (element: MarkupElement, part: PartComponent, context: WidgetConte
     }),
   )
   const own: Dart = { ...call(className(element.tag), named), layer: element.layer }
-  return placed(boxed(own, said, context)!, placingOf(element, context), context)
+  return usedAs(own, element, context)
 }
 
 /** What a prop of a widget of the codebase is given, as Dart. */
@@ -364,7 +388,9 @@ const wholeOf = (element: MarkupElement, context: WidgetContext): Dart => {
     context.helpers.add('answers')
     return call('FormMessages', { answers: context.form })
   }
-  if (isComponentTag(tag) && tag !== 'RouterLink') return call(className(tag))
+  if (isComponentTag(tag) && tag !== 'RouterLink') {
+    return usedAs({ ...call(className(tag)), layer: element.layer }, element, context)
+  }
   if (element.content === 'text') return finish(textWidget(element, said, context))
   const form = attributeOf(element, 'on:submit')
   const answers = form?.kind === 'code' ? dartName(form.code.replace(/\.submit$/, '')) : undefined
@@ -378,9 +404,10 @@ const wholeOf = (element: MarkupElement, context: WidgetContext): Dart => {
 }
 
 /** Whether something takes the room that is left, or all the height there is: neither can stand in lines. */
-const takesRoom = (node: MarkupNode, context: WidgetContext): boolean => {
-  const said = placingOfNode(node, context)
-  if (!said) return false
+const takesRoom = (node: MarkupNode, windows: Windows, context: WidgetContext): boolean => {
+  const placing = placingOfNode(node, context)
+  if (!placing) return false
+  const said = saidWithin(placing, windows)
   const isGrowing = ['grow', 'flexible', 'pushed'].some((slot) => said.has(slot))
   return isGrowing || isEver(said.get('height'), 'double.infinity')
 }
@@ -388,10 +415,41 @@ const takesRoom = (node: MarkupNode, context: WidgetContext): boolean => {
 /** What says that things go on in the next line, or stand in columns. */
 const BLOCKS = ['wrap', 'columns', 'tracks', 'runSpacing']
 
+type Stretch = Required<Windows> & { readonly isBlock: boolean }
+
 /**
- * What a box holds. Where it is a row at some widths and goes on in the next line, or has columns, at others, both are
- * written if something takes the room that is left in the row: nothing else can hold that.
+ * The widths at which a box has lines or columns, and those at which it is one row or column; from the narrowest on. A
+ * row in which nothing takes the room that is left is a line that does not break.
  */
+const stretchesOf = (
+  nodes: readonly MarkupNode[],
+  said: Said,
+  context: WidgetContext,
+): readonly Stretch[] => {
+  const from = ['wrap', 'columns', 'direction'].flatMap((slot) => {
+    const value = said.get(slot)
+    return value?.kind === 'stepped' ? value.steps.map(({ fromPx }) => fromPx) : []
+  })
+  const { atLeast = 0, below = Infinity } = context
+  const inside = [...new Set(from)].filter((px) => px > atLeast && px < below)
+  const starts = [atLeast, ...inside.sort((a, b) => a - b)]
+  const stretches = starts.map((start, i): Stretch => {
+    const windows = { atLeast: start, below: starts[i + 1] ?? below }
+    const own = saidWithin(said, windows)
+    const isRow = isOnly(own.get('direction'), 'Axis.horizontal')
+    const isLine =
+      said.has('wrap') && isRow && !nodes.some((node) => takesRoom(node, windows, context))
+    return { ...windows, isBlock: own.has('wrap') || own.has('columns') || isLine }
+  })
+  return stretches.reduce<readonly Stretch[]>((merged, stretch) => {
+    const last = merged.at(-1)
+    return last?.isBlock === stretch.isBlock
+      ? [...merged.slice(0, -1), { ...last, below: stretch.below }]
+      : [...merged, stretch]
+  }, [])
+}
+
+/** What a box holds: at widths at which it is a row or a column, and at those at which it has lines or columns. */
 const arrangedItems = (
   nodes: readonly MarkupNode[],
   said: Said,
@@ -401,27 +459,20 @@ const arrangedItems = (
     const { flow, under, above } = itemsOf(nodes, inside)
     return arranged(flow, { under, above }, own, inside)
   }
-  const blocks = ['wrap', 'columns'].flatMap((slot) => said.get(slot) ?? [])
-  const [block] = blocks
-  if (!block) return arrange(said, { ...context, holder: 'flex' })
-  const other: WidgetContext = { ...context, holder: said.has('columns') ? 'columns' : 'lines' }
-  const widths = new Set<number>()
-  const condition =
-    blocks.length === 1
-      ? conditionOf(block, { ...context, widths }, (code) => code === undefined)
-      : undefined
-  const [, not, px] = /^(!?)from(\d+)$/.exec(condition ?? '') ?? []
-  if (condition === undefined || px === undefined) return arrange(said, other)
-  const isFlex = not === '!' ? { below: Number(px) } : { atLeast: Number(px) }
-  const isOther = not === '!' ? { atLeast: Number(px) } : { below: Number(px) }
-  const inFlex: WidgetContext = { ...context, ...isFlex, holder: 'flex' }
-  const turns = said.get('direction')?.kind === 'stepped'
-  if (!turns && !nodes.some((node) => takesRoom(node, context))) return arrange(said, other)
-  for (const width of widths) context.widths.add(width)
-  const flexSaid = new Map([...saidWithin(said, isFlex)].filter(([slot]) => !BLOCKS.includes(slot)))
-  const then = arrange(flexSaid, inFlex)
-  const otherwise = arrange(saidWithin(said, isOther), { ...other, ...isOther })
-  return then && otherwise ? { kind: 'choice', condition, then, otherwise } : (then ?? otherwise)
+  if (!said.has('wrap') && !said.has('columns'))
+    return arrange(said, { ...context, holder: 'flex' })
+  const stretches = stretchesOf(nodes, said, context)
+  return stretches.reduce<Dart | undefined>((narrower, { isBlock, atLeast, below }, i) => {
+    const windows = { atLeast, below }
+    const own = stretches.length === 1 ? said : saidWithin(said, windows)
+    const holder = !isBlock ? 'flex' : own.has('columns') ? 'columns' : 'lines'
+    const flexSaid = new Map([...own].filter(([slot]) => !BLOCKS.includes(slot)))
+    const inside = stretches.length === 1 ? context : { ...context, ...windows }
+    const here = arrange(isBlock ? own : flexSaid, { ...inside, holder })
+    if (i === 0 || !here || !narrower) return here ?? narrower
+    context.widths.add(atLeast)
+    return { kind: 'choice', condition: fromName(atLeast), then: here, otherwise: narrower }
+  }, undefined)
 }
 
 /** `!isOpen` → `isOpen`, `a != b` → `a == b` */
@@ -479,8 +530,7 @@ const shortName = (code: string): string => code.slice(code.lastIndexOf('.') + 1
 const itemOf = (node: MarkupNode, context: WidgetContext): Dart => {
   switch (node.kind) {
     case 'element': {
-      const said = saidOf(node, context)
-      const shown = said.get('shown')
+      const shown = placingOf(node, context).get('shown')
       const condition = shown && conditionOf(shown, context, (code) => code !== 'false')
       const item = wholeOf(node, condition ? { ...context, ...knownFrom(condition) } : context)
       return condition ? { kind: 'when', head: `if (${condition})`, item } : item
@@ -542,6 +592,8 @@ export const itemsOf = (nodes: readonly MarkupNode[], context: WidgetContext): I
   for (const node of nodes) {
     if (node.kind === 'element' && context.skipped.has(node.tag)) continue
     const said = placingOfNode(node, context)
+    const shown = said?.get('shown')
+    if (shown && isOnly(shown, 'false')) continue
     if (node.kind === 'element' && said?.has('contents') && !context.parts.has(node.tag)) {
       const own = itemsOf(node.children, context)
       items.flow.push(...own.flow)
@@ -566,6 +618,5 @@ export const toWidget = (markup: MarkupElement, context: WidgetContext): Dart =>
   if (said.has('contents')) {
     return arrangedItems(markup.children, said, context) ?? call('SizedBox.shrink')
   }
-  const item = itemOf(markup, context)
-  return item.kind === 'when' ? item.item : item
+  return wholeOf(markup, context)
 }

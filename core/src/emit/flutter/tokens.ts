@@ -14,15 +14,20 @@ const encode = (slot: string, fromPx: number, code: string): string =>
 /** What nothing said of a slot is written as, where something was said before. */
 const NOTHING = '-'
 
-export type Stepped = readonly { readonly fromPx: number; readonly slots: Slots | undefined }[]
+export type Stepped = readonly {
+  readonly fromPx: number
+  readonly slots: Slots | undefined
+  /** It is shown elsewhere only, by what is pressed. */
+  readonly isFolded?: boolean
+}[]
 
 /** The classes of a node: what it is like at its narrowest, and what changes from there on. */
 export const toTokens = (steps: Stepped): readonly string[] => {
   const tokens: string[] = []
   let before: Slots = {}
   let wasShown = true
-  steps.forEach(({ fromPx, slots }, i) => {
-    const isShown = slots !== undefined
+  steps.forEach(({ fromPx, slots, isFolded = false }, i) => {
+    const isShown = slots !== undefined && !isFolded
     if (isShown !== wasShown || (i === 0 && !isShown)) {
       tokens.push(encode('shown', fromPx, String(isShown)))
     }
@@ -63,6 +68,9 @@ const read = (token: string): { slot: string; at: At } => {
   }
 }
 
+/** What a class says something of: `padding@768=…` → `padding` */
+export const slotOf = (token: string): string => read(token).slot
+
 const isToken = (token: string): boolean => token.includes('=')
 
 const group = (tokens: readonly string[]): ReadonlyMap<string, readonly At[]> => {
@@ -76,7 +84,9 @@ const group = (tokens: readonly string[]): ReadonlyMap<string, readonly At[]> =>
 
 const valueOf = (steps: readonly At[] | undefined): SlotValue | undefined => {
   if (!steps || steps.length === 0) return undefined
-  const sorted = [...steps].sort((a, b) => a.fromPx - b.fromPx)
+  // What is said last of a width is so.
+  const last = new Map(steps.map((step) => [step.fromPx, step]))
+  const sorted = [...last.values()].sort((a, b) => a.fromPx - b.fromPx)
   const [first, ...others] = sorted
   if (others.length === 0 && first!.fromPx === 0) {
     return first!.code === undefined ? undefined : { kind: 'same', code: first!.code }
@@ -85,7 +95,8 @@ const valueOf = (steps: readonly At[] | undefined): SlotValue | undefined => {
   return { kind: 'stepped', steps: all }
 }
 
-const split = (text: string): readonly string[] => text.split(' ').filter(Boolean)
+/** Classes one by one. */
+export const splitTokens = (text: string): readonly string[] => text.split(' ').filter(Boolean)
 
 /** The tokens of each choice at a place, by the prop that chooses. */
 const choicesAt = (
@@ -95,7 +106,7 @@ const choicesAt = (
   const look = looks.find(({ name }) => name === record)
   if (!look) return []
   const at = place === undefined ? 0 : look.places.indexOf(place)
-  return Object.entries(look.classes).map(([option, own]) => [option, split(own[at] ?? '')])
+  return Object.entries(look.classes).map(([option, own]) => [option, splitTokens(own[at] ?? '')])
 }
 
 /** Everything that the classes of an element say, by slot. */
@@ -105,7 +116,7 @@ export const readTokens = (
 ): ReadonlyMap<string, SlotValue> => {
   const values = new Map<string, SlotValue>()
   if (!attribute || (attribute.kind !== 'text' && attribute.kind !== 'classes')) return values
-  const base = split(attribute.kind === 'text' ? attribute.text : attribute.base)
+  const base = splitTokens(attribute.kind === 'text' ? attribute.text : attribute.base)
   const set = (slot: string, value: SlotValue | undefined): void => {
     if (value) values.set(slot, value)
   }

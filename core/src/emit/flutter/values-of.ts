@@ -19,7 +19,8 @@ export const fromName = (px: number): string => `from${String(Math.round(px))}`
 const isSameDart = (a: Dart, b: Dart): boolean => JSON.stringify(a) === JSON.stringify(b)
 
 type Steps = Extract<SlotValue, { kind: 'stepped' }>['steps']
-type Windows = Pick<ValueContext, 'atLeast' | 'below'>
+/** Windows of some widths, in px. */
+export type Windows = Pick<ValueContext, 'atLeast' | 'below'>
 
 /** The steps that windows of some widths come to. */
 const stepsWithin = (steps: Steps, { atLeast = 0, below = Infinity }: Windows): Steps =>
@@ -80,6 +81,23 @@ export const dartOf = (
   }
 }
 
+/** A value with other codes; undefined where none is left. What depends on a choice is left as it is. */
+export const mapCodes = (
+  value: SlotValue,
+  change: (code: string) => string | undefined,
+): SlotValue | undefined => {
+  if (value.kind === 'chosen') return value
+  if (value.kind === 'same') {
+    const code = change(value.code)
+    return code === undefined ? undefined : { kind: 'same', code }
+  }
+  const steps = value.steps.map(({ fromPx, code }) => ({
+    fromPx,
+    code: code === undefined ? undefined : change(code),
+  }))
+  return steps.some(({ code }) => code !== undefined) ? { kind: 'stepped', steps } : undefined
+}
+
 /** Whether it is something at any width, whatever is chosen. */
 export const isEver = (value: SlotValue | undefined, code?: string): boolean => {
   if (!value) return false
@@ -112,6 +130,7 @@ export const saidWithin = (
   said: ReadonlyMap<string, SlotValue>,
   windows: Windows,
 ): ReadonlyMap<string, SlotValue> => {
+  if (windows.atLeast === undefined && windows.below === undefined) return said
   const narrowed = [...said].flatMap(([slot, value]): [string, SlotValue][] => {
     if (value.kind !== 'stepped') return [[slot, value]]
     const steps = stepsWithin(value.steps, windows)

@@ -20,6 +20,8 @@ export type FlutterOptions = UnitOptions & {
   readonly parts: Parts
   /** The files of icons, by their tags. */
   readonly icons: ReadonlyMap<string, string>
+  /** Sections and parts of several screens, by the names of their components. */
+  readonly roots: ReadonlyMap<string, MarkupElement>
   /** Hears of the shared files that are needed. */
   readonly shared: Set<string>
 }
@@ -29,7 +31,7 @@ const createContext = (
   options: FlutterOptions,
   more: Partial<WidgetContext> & { readonly tag?: string },
 ): WidgetContext & { readonly types: Set<string> } => {
-  const { parts, plan, shared, icons } = options
+  const { parts, plan, shared, icons, roots } = options
   const types = new Set<string>()
   const choiceType = (prop: string): string => {
     const [tag, name] = prop.includes('.') ? prop.split('.') : [more.tag ?? '', prop]
@@ -50,6 +52,9 @@ const createContext = (
     panels: new Map([...plan.panels].map(([id, { name }]) => [id, className(name)])),
     anchors: new Set(),
     menus: new Map(),
+    menuUnits: menuUnitsIn(roots),
+    opened: new Set(),
+    units: roots,
     labels: new Map(),
     helpers: shared,
     lists: [],
@@ -60,6 +65,16 @@ const createContext = (
     ...more,
   }
 }
+
+/** Menus that are whole components, by their ids. */
+const menuUnitsIn = (roots: ReadonlyMap<string, MarkupElement>): ReadonlyMap<string, string> =>
+  new Map(
+    [...roots].flatMap(([name, root]): [string, string][] =>
+      [...findTargets(root).menus].flatMap(([id, menu]): [string, string][] =>
+        menu === root ? [[id, name]] : [],
+      ),
+    ),
+  )
 
 /** What handlers do, as functions. */
 const handlersOf = (statements: readonly Statement[]): Handlers => {
@@ -134,7 +149,7 @@ const filesOf = (
   markup: MarkupElement,
   lists: readonly DataList[],
   folder: 'screens' | 'sections' | 'components',
-  context: { readonly types: ReadonlySet<string> },
+  context: { readonly types: ReadonlySet<string>; readonly opened: ReadonlySet<string> },
   options: FlutterOptions,
   self: string,
 ): readonly Relative[] => {
@@ -148,6 +163,7 @@ const filesOf = (
   const tags = [
     ...components.flatMap(({ tag, kind }) => (kind === 'component' ? [tag] : [])),
     ...context.types,
+    ...context.opened,
   ].filter((tag) => tag !== self)
   const theirs = foreign.map(({ component }): Relative => {
     const { specifier, path } = component
@@ -168,6 +184,12 @@ const widgetOf = ({ unit }: BuiltUnit, markup: MarkupElement, context: WidgetCon
   return panelOf(toWidget(markup.children[0] as MarkupElement, context), unit.panel)
 }
 
+/** The root of a component stands where its use puts it. */
+const asUsed = <Context extends WidgetContext>(context: Context): Context => ({
+  ...context,
+  holder: 'user',
+})
+
 /** Writes a screen, a section, a part of several screens, or what is shown over them. */
 export const writeUnit = (built: BuiltUnit, options: FlutterOptions): WidgetFile => {
   const { unit, own } = built
@@ -182,7 +204,8 @@ export const writeUnit = (built: BuiltUnit, options: FlutterOptions): WidgetFile
     handlers: handlersOf(own.statements),
   })
   const name = className(unit.name)
-  const widget = widgetOf(built, finished.markup, context)
+  const inside = unit.kind === 'screen' || unit.kind === 'panel' ? context : asUsed(context)
+  const widget = widgetOf(built, finished.markup, inside)
   const data = lists.map((one) => printList(one, options.parts, context))
   const dialogs = own.statements.flatMap((one) => (one.kind === 'dialog' ? [one.component] : []))
   const forms = [...own.forms].map((form) => ({ folder: 'forms', name: toFileName(form) }))
@@ -306,7 +329,7 @@ export const writePart = (part: PartComponent, options: FlutterOptions): WidgetF
     props: new Map(own.map((prop) => [prop.name, prop])),
   })
   const name = className(tag)
-  const widget = toWidget(markup, { ...context, holder: 'user' })
+  const widget = toWidget(markup, asUsed(context))
   const written = own.map((prop) => {
     const type = propType(tag, prop, options, context)
     const field = dartName(prop.name)

@@ -25,6 +25,20 @@ test('an ellipsis stands among numbers of pages, and leads nowhere', () => {
   ])
 })
 
+test('chips are buttons when the chosen one is', () => {
+  const labels = ['Glass', 'Wood', 'Metal', 'Bone']
+  const roles = readPage(
+    labels.flatMap((label, i) => [
+      box(`chip-${i}`, at(100 + i * 110, 300, 96, 36), {
+        ...solid(i === 0 ? '#0f3b3a' : '#f0f4f2'),
+        radius: 18,
+      }),
+      inColor(i === 0 ? '#ffffff' : '#112233', `label-${i}`, label, 126 + i * 110, 306, 16),
+    ]),
+  )
+  expect(rolesOf(roles, 'chip-0', 'chip-1', 'chip-2', 'chip-3')).toEqual(Array(4).fill('button'))
+})
+
 const lens = (x: number, y: number): Json[] => [
   layer('ellipse', 'lens', {
     name: 'Ellipse',
@@ -92,6 +106,7 @@ test('the foot of a page stands in its middle when it says who owns the page', (
     { height: 880 },
   )
   expect([...roles.values()].map(({ role }) => role)).toContain('contentinfo')
+  expect(rolesOf(roles, 'rules', 'privacy', 'owner')).toEqual(['link', 'link', undefined])
 })
 
 test('a head holds the name of the place and the navigation', () => {

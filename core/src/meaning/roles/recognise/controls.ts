@@ -319,6 +319,41 @@ const asButton = (page: RolePage, view: View): Candidate | undefined => {
   return { role: 'button', confidence: own.confidence, evidence: own.evidence }
 }
 
+/** Boxes of one height and roundness in a row, each with a word in it: chips, of which one may be chosen. */
+const chipsIn = (view: View): readonly View[] => {
+  const boxes = view.children.filter(
+    (child) =>
+      isDrawn(child) &&
+      child.texts.length === 1 &&
+      child.height >= LEAST_PX &&
+      saidBy(child).length <= LONGEST_LABEL &&
+      !isCell(child),
+  )
+  const [first] = boxes
+  const isRun =
+    first !== undefined &&
+    boxes.length >= 3 &&
+    boxes.every(
+      (box) =>
+        Math.abs(box.height - first.height) <= 2 &&
+        Math.abs(box.y - first.y) <= 2 &&
+        isRound(box) === isRound(first),
+    )
+  return isRun ? boxes : []
+}
+
+/** What is like a button beside it in all but its colour is one too. */
+const readChips = (page: RolePage): void => {
+  walkViews(page.root, (view) => {
+    const chips = chipsIn(view)
+    if (!chips.some((chip) => page.is(chip, 'button'))) return
+    for (const chip of chips.filter((one) => page.roleOf(one) === undefined)) {
+      const evidence = ['it is shaped as the buttons beside it']
+      page.set(chip, { role: 'button', confidence: 0.7, evidence })
+    }
+  })
+}
+
 /** All controls of a page. What stands in a control is part of it. */
 export const readControls = (page: RolePage): void => {
   const fields = new Set<View>()
@@ -340,4 +375,5 @@ export const readControls = (page: RolePage): void => {
     const button = view === page.root ? undefined : asButton(page, view)
     return !button || !page.set(view, button)
   })
+  readChips(page)
 }

@@ -3,6 +3,8 @@ import type { RolePage } from '../page.js'
 import { CONTROL_ROLES, type RoleReading } from '../reading.js'
 import { saidBy, walkViews, type View } from '../view.js'
 import { isNamed } from '../words.js'
+import { setLink } from './links.js'
+import { isLabel } from './navigation.js'
 
 const HEAD_PX = 200
 /** A head begins where the page does, but for the room around what it holds, in px. */
@@ -60,7 +62,16 @@ const isFoot = (page: RolePage, view: View): boolean =>
 
 const setFoot = (page: RolePage, foot: View): void => {
   const evidence = ['it stands at the end of the page']
-  page.set(foot, { role: 'contentinfo', confidence: 0.8, evidence })
+  if (!page.set(foot, { role: 'contentinfo', confidence: 0.8, evidence })) return
+  // Short words in a line of it lead somewhere; who owns the page does not.
+  walkViews(foot, (view) => {
+    const labels = view.children.filter(
+      (child) => isLabel(child) && !OWNER.test(saidBy(child)) && !/\d/.test(saidBy(child)),
+    )
+    if (labels.length < 2) return
+    for (const label of labels.filter((one) => page.roleOf(one) === undefined))
+      setLink(page, label, 0.7, 'it is one of several short words at the end of the page')
+  })
 }
 
 /** The last of what stands in the middle of a page is its foot when it says who owns the page. */
