@@ -71,7 +71,7 @@ export const boxed = (
   said: Said,
   context: HeldContext,
 ): Dart | undefined => {
-  const isUsed = context.holder === 'user'
+  const isUsed = context.holder === 'sizing user'
   const width = dartOf(isUsed ? bounded(said.get('width')) : said.get('width'), context)
   const asked = isUsed ? bounded(said.get('height')) : said.get('height')
   // As high as its line, which is as high as what is in it.
@@ -196,7 +196,7 @@ const positioned = (own: Dart, said: Said, context: ValueContext): Dart => {
 
 /** Where a widget stands in what holds it. */
 export const placed = (own: Dart, said: Said, context: HeldContext): Dart => {
-  if (context.holder === 'user') return own
+  if (context.holder === 'user' || context.holder === 'sizing user') return own
   if (said.has('absolute')) return positioned(own, said, context)
   const self = said.get('self')
   const over = insetsOf(said, 'over', context)

@@ -13,9 +13,9 @@ export type Handlers = ReadonlyMap<string, Dart>
 
 /**
  * What something stands in: a row or a column, where it may take the room that is left; columns or lines, where it may
- * not, and lines have no end below; or whoever uses the component that it is the root of.
+ * not, and lines have no end below; or whoever uses the component that it is the root of, and may size it.
  */
-export type Holder = 'flex' | 'columns' | 'lines' | 'user'
+export type Holder = 'flex' | 'columns' | 'lines' | 'user' | 'sizing user'
 
 export type WidgetContext = ValueContext & {
   readonly looks: readonly Looks[]
@@ -48,6 +48,8 @@ export type WidgetContext = ValueContext & {
   readonly flags: ReadonlySet<string>
   /** Fields of things in lists that some lack. */
   readonly optional: ReadonlySet<string>
+  /** Components whose uses say how large they are. */
+  readonly sizedByUse: ReadonlySet<string>
   /** What holds it; a row or a column when absent. */
   readonly holder?: Holder
   /** Components that are shown by what is pressed, and stand nowhere. */

@@ -14,6 +14,7 @@ import { quoteDart } from './dart.js'
 import { className, dartName, toFileName } from './names.js'
 import { writeForm, writeProject } from './project-files.js'
 import { flutterUse } from './foreign.js'
+import { findSizedByUse } from './sized-by-use.js'
 import { createFlutterStyling } from './styling.js'
 import { printFile } from './print-file.js'
 import { shareConstants } from './share-values.js'
@@ -83,6 +84,10 @@ export const flutter: Target = {
           kind === 'section' || kind === 'part' ? [[name, markup]] : [],
         ),
       ),
+      sizedByUse: findSizedByUse([
+        ...units.map(({ unit: { name }, markup }) => ({ name, markup })),
+        ...parts.map(({ tag, markup }) => ({ name: tag, markup })),
+      ]),
       parts: new Map(parts.map((part) => [part.tag, part])),
       icons: new Map([...plan.icons].map(([asset, { name }]) => [name, fileOf(asset)])),
     }

@@ -28,6 +28,7 @@ import { PRESS } from './foreign.js'
 import { className, dartName, listName } from './names.js'
 import { textWidget } from './texts.js'
 import type { SlotValue } from './tokens.js'
+import { stretchesOf, type Stretch } from './stretches.js'
 import {
   dartOf,
   fromName,
@@ -36,6 +37,7 @@ import {
   type ValueContext,
   type Windows,
 } from './values-of.js'
+import { conditionOf, knownFrom, negate, windowsCondition } from './conditions.js'
 
 const pictureWidget = (element: MarkupElement, said: Said, context: WidgetContext): Dart => {
   const source = wordsOf(element, 'src', context) ?? "''"
@@ -240,7 +242,8 @@ const partValue = (value: string, of: ListPart | undefined, context: WidgetConte
 /** A component where it is used: as large and in the place that its root says, unless the use says otherwise. */
 const usedAs = (own: Dart, element: MarkupElement, context: WidgetContext): Dart => {
   const placing = placingOf(element, context)
-  const sized = sizedByUse(saidOf(element, context), placing)
+  const said = saidOf(element, context)
+  const sized = context.sizedByUse.has(element.tag) ? sizedByUse(said, placing) : said
   return placed(boxed(own, sized, context)!, placing, context)
 }
 
@@ -415,39 +418,22 @@ const takesRoom = (node: MarkupNode, windows: Windows, context: WidgetContext): 
 /** What says that things go on in the next line, or stand in columns. */
 const BLOCKS = ['wrap', 'columns', 'tracks', 'runSpacing']
 
-type Stretch = Required<Windows> & { readonly isBlock: boolean }
-
 /**
- * The widths at which a box has lines or columns, and those at which it is one row or column; from the narrowest on. A
- * row in which nothing takes the room that is left is a line that does not break.
+ * Whether a box has lines or columns, or is one row or column. A row in which nothing takes the room that is left is a
+ * line that does not break.
  */
-const stretchesOf = (
+const blocksOf = (
   nodes: readonly MarkupNode[],
   said: Said,
   context: WidgetContext,
-): readonly Stretch[] => {
-  const from = ['wrap', 'columns', 'direction'].flatMap((slot) => {
-    const value = said.get(slot)
-    return value?.kind === 'stepped' ? value.steps.map(({ fromPx }) => fromPx) : []
-  })
-  const { atLeast = 0, below = Infinity } = context
-  const inside = [...new Set(from)].filter((px) => px > atLeast && px < below)
-  const starts = [atLeast, ...inside.sort((a, b) => a - b)]
-  const stretches = starts.map((start, i): Stretch => {
-    const windows = { atLeast: start, below: starts[i + 1] ?? below }
-    const own = saidWithin(said, windows)
-    const isRow = isOnly(own.get('direction'), 'Axis.horizontal')
+): readonly Stretch<boolean>[] =>
+  stretchesOf(said, ['wrap', 'columns', 'direction'], context, (own, windows) => {
     const isLine =
-      said.has('wrap') && isRow && !nodes.some((node) => takesRoom(node, windows, context))
-    return { ...windows, isBlock: own.has('wrap') || own.has('columns') || isLine }
+      said.has('wrap') &&
+      isOnly(own.get('direction'), 'Axis.horizontal') &&
+      !nodes.some((node) => takesRoom(node, windows, context))
+    return own.has('wrap') || own.has('columns') || isLine
   })
-  return stretches.reduce<readonly Stretch[]>((merged, stretch) => {
-    const last = merged.at(-1)
-    return last?.isBlock === stretch.isBlock
-      ? [...merged.slice(0, -1), { ...last, below: stretch.below }]
-      : [...merged, stretch]
-  }, [])
-}
 
 /** What a box holds: at widths at which it is a row or a column, and at those at which it has lines or columns. */
 const arrangedItems = (
@@ -461,61 +447,18 @@ const arrangedItems = (
   }
   if (!said.has('wrap') && !said.has('columns'))
     return arrange(said, { ...context, holder: 'flex' })
-  const stretches = stretchesOf(nodes, said, context)
-  return stretches.reduce<Dart | undefined>((narrower, { isBlock, atLeast, below }, i) => {
-    const windows = { atLeast, below }
+  const stretches = blocksOf(nodes, said, context)
+  return stretches.reduce<Dart | undefined>((narrower, { is: isBlock, windows }, i) => {
     const own = stretches.length === 1 ? said : saidWithin(said, windows)
     const holder = !isBlock ? 'flex' : own.has('columns') ? 'columns' : 'lines'
     const flexSaid = new Map([...own].filter(([slot]) => !BLOCKS.includes(slot)))
     const inside = stretches.length === 1 ? context : { ...context, ...windows }
     const here = arrange(isBlock ? own : flexSaid, { ...inside, holder })
     if (i === 0 || !here || !narrower) return here ?? narrower
-    context.widths.add(atLeast)
-    return { kind: 'choice', condition: fromName(atLeast), then: here, otherwise: narrower }
+    context.widths.add(windows.atLeast)
+    const condition = fromName(windows.atLeast)
+    return { kind: 'choice', condition, then: here, otherwise: narrower }
   }, undefined)
-}
-
-/** `!isOpen` → `isOpen`, `a != b` → `a == b` */
-const negate = (code: string): string => {
-  if (code.startsWith('!')) return code.slice(1)
-  return code.includes(' != ') ? code.replace(' != ', ' == ') : `!(${code})`
-}
-
-/** The condition under which something is so, by the width of the window; undefined where it always is. */
-const conditionOf = (
-  value: SlotValue,
-  context: WidgetContext,
-  isSo: (code: string | undefined) => boolean,
-): string | undefined => {
-  if (value.kind !== 'stepped') return undefined
-  const steps = value.steps.map(({ fromPx, code }) => ({ fromPx, is: isSo(code) }))
-  const parts = steps.flatMap(({ fromPx, is }, i) => {
-    if (!is) return []
-    const next = steps.slice(i + 1).find((step) => !step.is)
-    // What was so one step before is said already.
-    if (steps[i - 1]?.is) return []
-    if (fromPx > 0) context.widths.add(fromPx)
-    if (next) context.widths.add(next.fromPx)
-    const bounds = [
-      ...(fromPx > 0 ? [fromName(fromPx)] : []),
-      ...(next ? [`!${fromName(next.fromPx)}`] : []),
-    ]
-    return [bounds]
-  })
-  if (parts.some((bounds) => bounds.length === 0)) return undefined
-  const isSeveral = parts.length > 1
-  return parts
-    .map((bounds) =>
-      isSeveral && bounds.length > 1 ? `(${bounds.join(' && ')})` : bounds.join(' && '),
-    )
-    .join(' || ')
-}
-
-/** What is known of the window where something is shown. */
-const knownFrom = (condition: string): Pick<ValueContext, 'atLeast' | 'below'> => {
-  const [, not, px] = /^(!?)from(\d+)$/.exec(condition) ?? []
-  if (px === undefined) return {}
-  return not === '!' ? { below: Number(px) } : { atLeast: Number(px) }
 }
 
 export type Items = {
@@ -604,12 +547,33 @@ export const itemsOf = (nodes: readonly MarkupNode[], context: WidgetContext): I
     const pushed = said?.get('pushed')
     const isInFlex = context.holder === undefined || context.holder === 'flex'
     if (pushed && isInFlex) items.flow.push(spacer(pushed, context))
-    const item = itemOf(node, context)
-    if (!said?.has('absolute')) items.flow.push(item)
-    else if (said.has('under')) items.under.push(item)
-    else items.above.push(item)
+    for (const { place, item } of layersOf(node, said, context)) items[place].push(item)
   }
   return items
+}
+
+/** Where something lies that is over or under its neighbours at some widths, and among them at others. */
+const layersOf = (
+  node: MarkupNode,
+  said: Said | undefined,
+  context: WidgetContext,
+): readonly { readonly place: keyof Items; readonly item: Dart }[] => {
+  if (!said?.has('absolute')) return [{ place: 'flow', item: itemOf(node, context) }]
+  const stretches = stretchesOf(said, ['absolute', 'under', 'shown'], context, (own) => {
+    const shown = own.get('shown')
+    if (shown && isOnly(shown, 'false')) return undefined
+    return !own.has('absolute') ? 'flow' : own.has('under') ? 'under' : 'above'
+  })
+  const places = new Set(stretches.map(({ is }) => is))
+  places.delete(undefined)
+  const [only] = places
+  if (places.size === 1) return [{ place: only!, item: itemOf(node, context) }]
+  return stretches.flatMap(({ is: place, windows }) => {
+    if (!place) return []
+    const item = itemOf(node, { ...context, ...windows })
+    const condition = windowsCondition(windows, context)
+    return [{ place, item: { kind: 'when', head: `if (${condition})`, item } }]
+  })
 }
 
 /** The widget that some markup is. */

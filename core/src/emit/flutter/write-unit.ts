@@ -22,6 +22,7 @@ export type FlutterOptions = UnitOptions & {
   readonly icons: ReadonlyMap<string, string>
   /** Sections and parts of several screens, by the names of their components. */
   readonly roots: ReadonlyMap<string, MarkupElement>
+  readonly sizedByUse: ReadonlySet<string>
   /** Hears of the shared files that are needed. */
   readonly shared: Set<string>
 }
@@ -31,7 +32,7 @@ const createContext = (
   options: FlutterOptions,
   more: Partial<WidgetContext> & { readonly tag?: string },
 ): WidgetContext & { readonly types: Set<string> } => {
-  const { parts, plan, shared, icons, roots } = options
+  const { parts, plan, shared, icons, roots, sizedByUse } = options
   const types = new Set<string>()
   const choiceType = (prop: string): string => {
     const [tag, name] = prop.includes('.') ? prop.split('.') : [more.tag ?? '', prop]
@@ -55,6 +56,7 @@ const createContext = (
     menuUnits: menuUnitsIn(roots),
     opened: new Set(),
     units: roots,
+    sizedByUse,
     labels: new Map(),
     helpers: shared,
     lists: [],
@@ -185,9 +187,9 @@ const widgetOf = ({ unit }: BuiltUnit, markup: MarkupElement, context: WidgetCon
 }
 
 /** The root of a component stands where its use puts it. */
-const asUsed = <Context extends WidgetContext>(context: Context): Context => ({
+const asUsed = <Context extends WidgetContext>(tag: string, context: Context): Context => ({
   ...context,
-  holder: 'user',
+  holder: context.sizedByUse.has(tag) ? 'sizing user' : 'user',
 })
 
 /** Writes a screen, a section, a part of several screens, or what is shown over them. */
@@ -204,7 +206,8 @@ export const writeUnit = (built: BuiltUnit, options: FlutterOptions): WidgetFile
     handlers: handlersOf(own.statements),
   })
   const name = className(unit.name)
-  const inside = unit.kind === 'screen' || unit.kind === 'panel' ? context : asUsed(context)
+  const inside =
+    unit.kind === 'screen' || unit.kind === 'panel' ? context : asUsed(unit.name, context)
   const widget = widgetOf(built, finished.markup, inside)
   const data = lists.map((one) => printList(one, options.parts, context))
   const dialogs = own.statements.flatMap((one) => (one.kind === 'dialog' ? [one.component] : []))
@@ -316,7 +319,7 @@ const propType = (
 
 /** A component where it is used. */
 export const printUse = (use: MarkupElement, options: FlutterOptions): Doc =>
-  printDart(toWidget(use, createContext(options, {})))
+  printDart(toWidget(use, { ...createContext(options, {}), holder: 'sizing user' }))
 
 /** The component that is used in several places. */
 export const writePart = (part: PartComponent, options: FlutterOptions): WidgetFile => {
@@ -329,7 +332,7 @@ export const writePart = (part: PartComponent, options: FlutterOptions): WidgetF
     props: new Map(own.map((prop) => [prop.name, prop])),
   })
   const name = className(tag)
-  const widget = toWidget(markup, asUsed(context))
+  const widget = toWidget(markup, asUsed(tag, context))
   const written = own.map((prop) => {
     const type = propType(tag, prop, options, context)
     const field = dartName(prop.name)

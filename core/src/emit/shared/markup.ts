@@ -184,7 +184,7 @@ export const mapElements = <T extends MarkupNode>(
   })
 
 /** What stands directly in some markup, and is shown in its attributes. */
-const insideOf = (node: MarkupNode): readonly MarkupNode[] => {
+export const insideOf = (node: MarkupNode): readonly MarkupNode[] => {
   switch (node.kind) {
     case 'element':
       return [
