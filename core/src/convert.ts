@@ -17,6 +17,7 @@ import { failed, type Note, type Outcome } from './notes/note.js'
 import { withParts } from './parts/index.js'
 import { withLibraryScreen, type Library } from './parts/library-screen.js'
 import type { Grain } from './parts/sections.js'
+import { nameValues } from './ui/name-values.js'
 import { buildUi, type UiOptions, type UiProject } from './ui/index.js'
 
 export type Settings = EmitStyle & {
@@ -147,7 +148,7 @@ export const convert = (
   const translated = glossary && applyGlossary(value, glossary.entries, glossary.codebase, target)
   return {
     ok: true,
-    value: TARGETS[target].emit(translated?.project ?? value, {
+    value: TARGETS[target].emit(translated?.project ?? nameValues(value), {
       ...style,
       marks,
       styling,

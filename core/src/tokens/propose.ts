@@ -17,7 +17,7 @@ export type TokenProposal = { readonly token: Token; readonly uses: readonly Tok
 type Found = { readonly value: unknown; readonly uses: TokenUse[] }
 
 /** A value must stand in this many places to be worth a name. */
-const FEWEST_USES: Readonly<Record<TokenType, number>> = {
+export const FEWEST_USES: Readonly<Record<TokenType, number>> = {
   border: 2,
   color: 2,
   radius: 2,
@@ -96,6 +96,17 @@ const KINDS: Readonly<
     order: (value) => (value as { size: number }).size,
     name: (value) => `type.${nameType(value)}`,
   },
+}
+
+/** What the values of a type are called, in the order in which they are listed: `[['color.blue-400', '#467fcf']]` */
+export const nameTokens = (
+  type: keyof typeof KINDS,
+  values: readonly unknown[],
+): readonly (readonly [name: string, value: unknown])[] => {
+  const { order, name } = KINDS[type]
+  return [...values]
+    .sort((a, b) => order(a) - order(b))
+    .map((value, i) => [name(value, i), value] as const)
 }
 
 /**

@@ -10,6 +10,8 @@ export type ThemeToken = {
   readonly value: unknown
   /** Its values in the other modes that have one of their own. */
   readonly modes?: Readonly<Record<string, unknown>>
+  /** The design does not name it: it stands in several places, and whatever has its value refers to it. */
+  readonly isFound?: boolean
   /** What the theme of the codebase calls it, and the file that has it: that then says what it is in which mode. */
   readonly code?: { readonly name: string; readonly path: string }
 }
@@ -30,4 +32,16 @@ export const buildTheme = (design: Design): UiTheme => {
       return [token.name, { name: token.name, type: token.type, value, ...more }]
     }),
   )
+}
+
+/** Finds the token that a value refers to: by its name, else one that the design does not name, of this value. */
+export const tokenFor = (
+  theme: UiTheme,
+  name: string | undefined,
+  type: ThemeToken['type'],
+  isValue: (value: unknown) => boolean,
+): ThemeToken | undefined => {
+  const token = name === undefined ? undefined : theme.get(name)
+  if (token?.type === type && isValue(token.value)) return token
+  return [...theme.values()].find((one) => one.isFound && one.type === type && isValue(one.value))
 }

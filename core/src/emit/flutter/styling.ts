@@ -187,6 +187,8 @@ export const createFlutterStyling = (
         .join(' '),
     colorIn(token) {
       const code = /^(?:color|ink|border)(?:@\d+)?=(.*)$/.exec(token)?.[1]
+      const found = code === undefined ? undefined : theme.foundColor(code)
+      if (found !== undefined) return colorWord(found)
       const named = code && /\bcolors\.([a-z][A-Za-z0-9]*)/.exec(code)?.[1]
       if (named) return named.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)
       const hex = code && /Color\(0x..([0-9A-F]{6})\)/.exec(code)?.[1]

@@ -64,10 +64,10 @@ describe('tabs of which one is drawn chosen', () => {
     '%s looks chosen while it is, and like the others else',
     (name) => {
       const { tab: own, words } = classesOf(html, name)
-      expect(own).toContain('aria-selected:bg-[#fff]')
-      expect(own).not.toContain('bg-[#fff]')
-      expect(words).toContain('text-[#5b6660]')
-      expect(words).toContain('group-aria-selected:text-[#1b3a2f]')
+      expect(own).toContain('aria-selected:bg-white')
+      expect(own).not.toContain('bg-white')
+      expect(words).toContain('text-grey-500')
+      expect(words).toContain('group-aria-selected:text-teal-700')
     },
   )
 

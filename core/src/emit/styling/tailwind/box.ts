@@ -159,9 +159,11 @@ const cornerSlots = (theme: TailwindTheme, style: UiStyle): Slot[] => {
   // Only a box of known size can be called fully round; one that grows keeps its radius.
   const smallest = Math.min(width.px || Infinity, height.px || Infinity)
   const isUniform = topLeft === topRight && topRight === bottomRight && bottomRight === bottomLeft
+  const token = style.tokens['radius']
+  const onScale = !radiusValue(topLeft, smallest).startsWith('[')
   const slug =
-    isUniform && topLeft > 0
-      ? theme.find(style.tokens['radius'], 'radius', (value) => value === topLeft)
+    isUniform && topLeft > 0 && (token !== undefined || !onScale)
+      ? theme.find(token, 'radius', (value) => value === topLeft)
       : undefined
   return CORNERS.map(([slot, corner]) =>
     valueSlot(slot, slug ?? radiusValue(corners[corner], isUniform ? smallest : Infinity)),

@@ -215,7 +215,7 @@ export const createTailwind = (
     },
     panel: ({ kind, side, root }) => hand(panelClasses(kind, side, root.style.width.px)),
     message: (kind) => hand(MESSAGES[kind]),
-    colorIn,
+    colorIn: (token) => colorIn(token, (slug) => theme.foundColor(slug)),
     isText: true,
     isPlacing: (name) => PLACING.test(name),
     likenessOf: (list) =>

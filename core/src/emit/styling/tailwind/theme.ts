@@ -1,6 +1,6 @@
 import type { Effect } from '../../../design/paint.js'
 import type { TextStyle } from '../../../design/text.js'
-import type { ThemeToken, UiTheme } from '../../../ui/theme.js'
+import { tokenFor, type ThemeToken, type UiTheme } from '../../../ui/theme.js'
 import { fallbackOf, isGenericFamily } from '../../../fonts/needs.js'
 import { fallbackName } from '../../shared/fallback-faces.js'
 import { quoteCss } from '../../shared/quote-css.js'
@@ -97,8 +97,8 @@ export class TailwindTheme {
     type: TokenType,
     isValue: (value: unknown) => boolean,
   ): string | undefined {
-    const token = name === undefined ? undefined : this.tokens.get(name)
-    if (!token || token.type !== type || !isValue(token.value)) return undefined
+    const token = tokenFor(this.tokens, name, type, isValue)
+    if (!token) return undefined
     const slug = this.slugs.get(token.name)!
     const variable = `--${NAMESPACE[type]}-${slug}`
     const { code } = token
@@ -116,6 +116,14 @@ export class TailwindTheme {
       }
     }
     return slug
+  }
+
+  /** The colour that a class names, where the design has no name for it. */
+  foundColor(slug: string): string | undefined {
+    const token = [...this.tokens.values()].find(
+      ({ name, type, isFound }) => isFound && type === 'color' && this.slugs.get(name) === slug,
+    )
+    return token?.value as string | undefined
   }
 
   /** What the colours of the design's tokens are called. */

@@ -33,7 +33,8 @@ const TEXT_WORDS = [
 const slugOf = ({ name, type }: Pick<ThemeToken, 'name' | 'type'>): string => {
   const segments = name.split(/[./]/)
   const slug = toKebab((segments.length > 1 ? segments.slice(1) : segments).join('-'), type)
-  return /^\d/.test(slug) ? `${type}-${slug}` : slug
+  const isNumber = /^\d/.test(slug) && type !== 'radius' && type !== 'shadow'
+  return isNumber ? `${type}-${slug}` : slug
 }
 
 /** What the tokens of a design are called in the theme, by their names: the ends of class names, and of variables. */

@@ -222,6 +222,10 @@ export const TokensTab = () => {
               Accept all
             </Button>
           </div>
+          <p className="px-3 pt-2 text-xs text-soft">
+            The code already names repeated colours, radii and shadows. Accept one to keep its name,
+            or to change it.
+          </p>
           <ul aria-label="Proposed tokens" className="py-1">
             {proposals.map((proposal) => (
               <Proposal key={proposal.token.name} proposal={proposal} />
