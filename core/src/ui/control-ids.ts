@@ -46,11 +46,11 @@ export const createControlIds = (
     const known = ids.get(key)
     if (known !== undefined) return known
     const control = controlOfHelp.get(key)
-    const label = roles.get(key)?.labelledBy
-    const own = roles.get(key)?.role === 'tab' ? names.get(key) : undefined
+    const { role, labelledBy: label, says } = roles.get(key) ?? {}
+    const own = role === 'tab' ? names.get(key) : says?.slice(0, LONGEST_NAME)
     const words = own ?? texts.get(label ?? (titles.has(key) ? key : '')) ?? ''
     const name = control === undefined ? words : `${of(control)}-help`
-    const id = takeName(toId(name, NAMELESS[roles.get(key)?.role ?? 'none'] ?? 'field'))
+    const id = takeName(toId(name, NAMELESS[role ?? 'none'] ?? 'field'))
     ids.set(key, id)
     return id
   }

@@ -39,6 +39,33 @@ test('chips are buttons when the chosen one is', () => {
   expect(rolesOf(roles, 'chip-0', 'chip-1', 'chip-2', 'chip-3')).toEqual(Array(4).fill('button'))
 })
 
+test('empty boxes at the beginnings of rows are check boxes that are called by their rows', () => {
+  const rows = ['Nele Brandt', 'Otto Visser', 'Ida Roth']
+  const roles = readPage(
+    rows.flatMap((name, i) => [
+      box(`box-${i}`, at(120, 300 + i * 48, 14, 14), {
+        ...solid('#ffffff'),
+        ...outline('#c9d2ce'),
+        radius: 3,
+      }),
+      words(`name-${i}`, name, 190, 295 + i * 48),
+      words(`note-${i}`, 'Two glass floats, no marks', 420, 295 + i * 48),
+    ]),
+  )
+  expect(rolesOf(roles, 'box-0', 'box-1', 'box-2')).toEqual(Array(3).fill('checkbox'))
+  expect(roles.get('box-1')!.says).toBe('Otto Visser')
+})
+
+test('large boxes with words beside them are ticked too, where there are several', () => {
+  const roles = readPage(
+    ['Glass', 'Wood', 'Metal'].flatMap((label, i) => [
+      box(`box-${i}`, at(120, 300 + i * 56, 40, 40), outline('#112233')),
+      words(`label-${i}`, label, 174, 308 + i * 56),
+    ]),
+  )
+  expect(rolesOf(roles, 'box-0', 'box-1', 'box-2')).toEqual(Array(3).fill('checkbox'))
+})
+
 const lens = (x: number, y: number): Json[] => [
   layer('ellipse', 'lens', {
     name: 'Ellipse',

@@ -41,6 +41,13 @@ export class RolePage {
     return true
   }
 
+  /** Says what a cell of a table is that has nothing else in it; whoever holds it knows that it is a cell. */
+  setInCell(view: View, found: Found): boolean {
+    const known = this.readings.get(view.key)
+    if (known?.role === 'cell' && !known.isRuling) this.readings.delete(view.key)
+    return this.set(view, found)
+  }
+
   /** Says what some neighbours in a container are together: a list among other things. */
   setRun(items: readonly View[], found: Found): void {
     const layer = runKeyOf(items[0]!.key)

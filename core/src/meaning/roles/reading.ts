@@ -34,6 +34,8 @@ export type RoleReading = {
   readonly showsHint?: boolean
   /** Of a control: key of the text that names it. */
   readonly labelledBy?: string
+  /** Of a check box that no text names: the first words of its row. */
+  readonly says?: string
   /** Of a control: key of the text below it that says more. */
   readonly describedBy?: string
   /** Of a control: it must be filled in. */

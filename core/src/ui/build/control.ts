@@ -87,9 +87,9 @@ const isDisabled = (context: BuildContext, key: string): boolean => {
 const labelOf = (
   { nameOf }: BuildContext,
   layer: Layer,
-  { stepper }: RoleReading,
+  { stepper, says = '' }: RoleReading,
   said: string,
-): string => (stepper === undefined ? said || nameOf(layer) || 'Field' : 'Number')
+): string => (stepper === undefined ? said || says || nameOf(layer) || 'Field' : 'Number')
 
 /** A control of a form, as the platform's own element in the look that was drawn. */
 export const buildControl = (

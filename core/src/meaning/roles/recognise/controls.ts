@@ -17,7 +17,8 @@ import { isNamed } from '../words.js'
 const LEAST_PX = 22
 const MOST_PX = 96
 const LEAST_FIELD_WIDTH = 60
-const TICK_PX = { least: 9, most: 28 }
+/** `large`: where several stand below each other. */
+const TICK_PX = { least: 9, most: 28, large: 48 }
 const BADGE_PX = 26
 const ICON_PX = 32
 /** A button says no more than this. */
@@ -64,14 +65,58 @@ const isSignInField = ({ parent: box }: View): boolean =>
   box.texts.length === 1 &&
   isSingle(box)
 
-/** Check boxes and radio buttons: small squares and circles with words beside them. */
-const readTick = (page: RolePage, view: View): boolean => {
-  const { width, height } = view
-  const isSmall =
-    Math.min(width, height) >= TICK_PX.least && Math.max(width, height) <= TICK_PX.most
-  if (!isSmall || Math.abs(width - height) > 2 || !isDrawn(view)) return false
-  if (view.texts.length > 0 || view.children.length > 2) return false
+/** It may be ticked by its shape: a square or a circle with no words in it. */
+const isTickShaped = (view: View, most: number): boolean =>
+  Math.min(view.width, view.height) >= TICK_PX.least &&
+  Math.max(view.width, view.height) <= most &&
+  Math.abs(view.width - view.height) <= 2 &&
+  isDrawn(view) &&
+  view.texts.length === 0 &&
+  view.children.length <= 2
+
+/** The first words in the line of a small box, right of it. */
+const wordsOfRow = (view: View): string | undefined => {
+  let scope: View | undefined = view.parent
+  for (let i = 0; scope && i < 4; i++, scope = scope.parent) {
+    const [first] = scope.texts
+      .filter((text) => text.x >= view.x + view.width - 1 && isInLine(text, view))
+      .sort((a, b) => a.x - b.x)
+    if (first) return saidBy(first)
+  }
+  return undefined
+}
+
+/** Rows that are chosen by a box at their beginning: no fewer than these. */
+const FEWEST_ROWS = 3
+
+/**
+ * Boxes of one size that stand below each other, each with words in its line: how many there are, by the box. Circles
+ * that nothing names are points or pictures.
+ */
+const findSeries = (root: View): ReadonlyMap<View, number> => {
+  const series: View[][] = []
+  walkViews(root, (view) => {
+    if (!isTickShaped(view, TICK_PX.large) || !surfaceOf(view).isOutlined) return
+    if (wordsOfRow(view) === undefined || (isRound(view) && !textBeside(view))) return
+    const own = series.find(
+      ([first]) =>
+        Math.abs(first!.x - view.x) <= 1 &&
+        Math.abs(first!.width - view.width) <= 1 &&
+        isRound(first!) === isRound(view),
+    )
+    if (own) own.push(view)
+    else series.push([view])
+  })
+  return new Map(series.flatMap((own) => own.map((view) => [view, own.length] as const)))
+}
+
+/** Check boxes and radio buttons: small squares and circles with words beside them, or at the beginnings of rows. */
+const readTick = (page: RolePage, view: View, series: ReadonlyMap<View, number>): boolean => {
+  const { width } = view
+  const alike = series.get(view) ?? 1
+  if (!isTickShaped(view, alike > 1 ? TICK_PX.large : TICK_PX.most)) return false
   const label = textBeside(view)
+  const says = label ? undefined : wordsOfRow(view)
   const surface = surfaceOf(view)
   const round = isRound(view)
   const isMarked = view.marks.some((mark) => mark !== view)
@@ -82,6 +127,7 @@ const readTick = (page: RolePage, view: View): boolean => {
       surface.isOutlined,
     )
     .for(0.35, 'words begin right beside it', label !== undefined)
+    .for(0.35, 'it begins one of several rows', !label && !round && alike >= FEWEST_ROWS)
     .for(0.2, 'a sign stands in it', isMarked && !round)
     .for(0.3, 'its name says so', isNamed(view.words, round ? 'radio' : 'check'))
     .for(0.1, 'it has the size of one', width >= 12 && width <= 24)
@@ -89,12 +135,13 @@ const readTick = (page: RolePage, view: View): boolean => {
     .for(-0.5, '', isSignInField(view))
   if (own.confidence < 0.6) return false
   const isOn = isMarked || surface.isStrong
-  return page.set(view, {
+  return page.setInCell(view, {
     role: round ? 'radio' : 'checkbox',
     confidence: own.confidence,
     evidence: own.evidence,
     isOn,
     ...(label ? { labelledBy: label.key } : {}),
+    ...(says === undefined ? {} : { says }),
   })
 }
 
@@ -357,9 +404,10 @@ const readChips = (page: RolePage): void => {
 /** All controls of a page. What stands in a control is part of it. */
 export const readControls = (page: RolePage): void => {
   const fields = new Set<View>()
+  const series = findSeries(page.root)
   walkViews(page.root, (view) => {
     if (view === page.root) return true
-    if (readTick(page, view) || readSwitch(page, view)) {
+    if (readTick(page, view, series) || readSwitch(page, view)) {
       fields.add(view)
       return false
     }
