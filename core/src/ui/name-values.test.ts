@@ -22,7 +22,7 @@ const ink = (color: string): Json => ({
   color,
 })
 
-const codeOf = (layers: readonly Json[], more: Json = {}): string => {
+const codeOf = (layers: Json[], more: Json = {}): string => {
   const outcome = convert(
     design([frame('home', layers, { layout: { kind: 'column', gap: 8 }, name: 'Home' })], more),
     [],

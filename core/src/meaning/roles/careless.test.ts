@@ -56,6 +56,64 @@ test('empty boxes at the beginnings of rows are check boxes that are called by t
   expect(roles.get('box-1')!.says).toBe('Otto Visser')
 })
 
+test('questions with a written sign at their end open their answers', () => {
+  const asked = ['Is it free?', 'Who may join?', 'Where do we meet?']
+  const lines = asked.map((words, i) => ({ words, y: 300 + i * 64 + (i > 0 ? 60 : 0) }))
+  const roles = readPage([
+    ...lines.flatMap(({ words: said, y }, i) => [
+      box(`row-${i}`, at(200, y, 720, i === 0 ? 112 : 52), {
+        ...solid('#ffffff'),
+        ...outline('#d5dcd8'),
+      }),
+      words(`asked-${i}`, said, 220, y + 14),
+      words(`sign-${i}`, i === 0 ? '−' : '+', 888, y + 14),
+    ]),
+    words('answer', 'Yes, for everyone who walks with us.', 220, 360),
+  ])
+  expect([...roles.values()].filter(({ role }) => role === 'disclosure')).toHaveLength(3)
+})
+
+test('a bar of links may stand below the title, and hold two links behind the name of the place', () => {
+  const low = readPage([
+    words('title', 'The Tidewrack Kitchen', 480, 80, 40),
+    box('bar', at(0, 200, 1280, 72), solid('#2b4440')),
+    ...['Home', 'Menu', 'Rooms', 'Visit'].map((label, i) =>
+      inColor('#ffffff', `link-${i}`, label, 420 + i * 120, 224, 16),
+    ),
+  ])
+  expect(rolesOf(low, 'link-0', 'link-1', 'link-2', 'link-3')).toEqual(Array(4).fill('link'))
+  const short = readPage([
+    box('bar', at(0, 0, 1280, 72), solid('#f3f6f4')),
+    inColor('#112233', 'brand', 'Tidewrack Guide', 120, 24, 20),
+    words('walks', 'Walks', 860, 24),
+    words('rota', 'Rota', 940, 24),
+    box('join', at(1020, 18, 140, 36), { ...solid('#0f5b54'), radius: 6 }),
+    inColor('#ffffff', 'join-words', 'Join us', 1060, 24, 16),
+  ])
+  expect(rolesOf(short, 'walks', 'rota', 'join')).toEqual(['link', 'link', 'button'])
+})
+
+test('small signs that are drawn part the steps of a way', () => {
+  const sign = (key: string, x: number): Json =>
+    layer('path', key, {
+      name: 'Vector',
+      ...at(x, 106, 6, 12),
+      paths: [{ d: 'M0 0L6 6L0 12' }],
+      ...outline('#52625f'),
+    })
+  const roles = readPage([
+    words('home', 'Home', 120, 100),
+    sign('first', 174),
+    words('walks', 'Your walks', 190, 100),
+    sign('second', 282),
+    words('here', 'Check your answers', 300, 100),
+    words('title', 'Check your answers before you send them', 120, 160, 40),
+  ])
+  expect(rolesOf(roles, 'here')).toEqual([undefined])
+  expect([...roles.values()].filter(({ role }) => role === 'link')).toHaveLength(2)
+  expect([...roles.values()].map(({ role }) => role)).toContain('navigation')
+})
+
 test('large boxes with words beside them are ticked too, where there are several', () => {
   const roles = readPage(
     ['Glass', 'Wood', 'Metal'].flatMap((label, i) => [

@@ -6,6 +6,11 @@ import { flowChildren } from '../../layout/flow/solver.js'
 /** The head of a page ends here, in px. */
 export const HEAD_PX = 160
 const LEAST_LINKS = 3
+/** Behind the name of the place, in a bar at the top of the page, two links are enough. */
+const LEAST_BEHIND_BRAND = 2
+const BAR_TOP_PX = 40
+/** A bar of nothing but links may stand below a title, in px. */
+const LOW_BAR_PX = 500
 const WIDEST_LINK_PX = 190
 const LARGEST_LINK_TYPE_PX = 20
 
@@ -48,6 +53,20 @@ const startOfLinks = (children: readonly LayoutNode[], from: number, to: number)
   return isOther ? from + 1 : from
 }
 
+/** A bar of its own ground across the page, with nothing in it but words of one type: it may stand below a title. */
+const isBarOfLinks = (node: LayoutNode, share: number): boolean => {
+  const flow = flowChildren(node)
+  const [only] = flow
+  // Their links may have a container of their own already.
+  const children = flow.length === 1 && only ? flowChildren(only) : flow
+  return (
+    share >= 0.98 &&
+    hasGround(node) &&
+    children.length > LEAST_LINKS &&
+    children.every((child) => isLabel(child) && typeOf(child) === typeOf(children[0]!))
+  )
+}
+
 /** Navigation in a row in the head of a page; `top` is where the row begins and `share` its part of the page's width. */
 export const findNavigation = (
   node: LayoutNode,
@@ -55,13 +74,17 @@ export const findNavigation = (
   share: number,
 ): Navigation | undefined => {
   const { arrangement } = node
-  if (arrangement.kind !== 'row' || arrangement.wrap || top > HEAD_PX || share < 0.5)
-    return undefined
+  if (arrangement.kind !== 'row' || arrangement.wrap || share < 0.5) return undefined
+  if (top > (isBarOfLinks(node, share) ? LOW_BAR_PX : HEAD_PX)) return undefined
   const children = flowChildren(node)
+  const isAtTop = top <= BAR_TOP_PX && share >= 0.98
+  /** How many links make navigation that begins with this child. */
+  const leastFrom = (start: number): number =>
+    start > 0 && isAtTop ? LEAST_BEHIND_BRAND : LEAST_LINKS
   const inner = children.findIndex(
-    (child) =>
+    (child, i) =>
       child.arrangement.kind === 'row' &&
-      child.children.length >= LEAST_LINKS &&
+      child.children.length >= leastFrom(i) &&
       flowChildren(child).every(isLinkLike),
   )
   if (inner >= 0) return { from: inner, to: inner + 1 }
@@ -73,7 +96,7 @@ export const findNavigation = (
     const isNext = (child: LayoutNode): boolean => isLinkLike(child) && !child.isPushed
     while (to < children.length && (to === from ? isLinkLike : isNext)(children[to]!)) to++
     const start = startOfLinks(children, from, to)
-    const isLonger = to - start > (best ? best.to - best.from : LEAST_LINKS - 1)
+    const isLonger = to - start > (best ? best.to - best.from : leastFrom(start) - 1)
     if (isLonger) best = { from: start, to }
     if (to > from) from = to - 1
   }

@@ -25,6 +25,8 @@ const ICON_PX = 32
 const LONGEST_LABEL = 32
 /** Hints are paler than what is to be read. */
 const HINT_CONTRAST = 2.5
+/** What points down is so much wider than high. */
+const FLAT = 1.25
 /** What nobody has filled in yet is seldom a whole sentence. */
 const SENTENCE = /^.{24,}[.!。]$/su
 
@@ -307,7 +309,9 @@ const asField = (page: RolePage, view: View): Candidate | undefined => {
     .for(-0.25, '', isArea && !named && !isEmpty && !isPale)
     .for(-0.2, '', isArea && width < height)
   if (own.confidence < 0.6) return undefined
-  const isSelect = (isOpened && !isArea && text !== undefined) || isNamed(view.words, 'select')
+  // A flat sign points down; a square one is a lens, a tick or a calendar as well, where the words are a hint.
+  const isOpener = isOpened && (sign.width >= sign.height * FLAT || !isPale)
+  const isSelect = (isOpener && !isArea && text !== undefined) || isNamed(view.words, 'select')
   const role = isSelect ? 'combobox' : isArea ? 'textarea' : 'textbox'
   // A label may lie over the hint, which is seen once the field is used.
   const floating = text && view.texts.length === 2 ? { labelledBy: text.key } : {}
@@ -357,7 +361,8 @@ const asButton = (page: RolePage, view: View): Candidate | undefined => {
     .for(-0.3, '', said.length > LONGEST_LABEL)
     .for(-0.4, '', !hasWords && said.length > 0)
     .for(-0.4, '', touchesField(page, view) && (!surface.isStrong || !hasWords))
-    .for(-0.5, '', isCell(view) && !isNamedSo)
+    // Signs in boxes that touch are a group of buttons.
+    .for(-0.5, '', isCell(view) && (hasWords || !isSquare) && !isNamedSo)
     .for(-0.5, '', page.root.width >= 700 && width > page.root.width * 0.6)
     .for(-0.2, '', height < 24 && !isNamedSo)
     // Hints are so pale, words to press are not.

@@ -10,10 +10,15 @@ const ROW_PX = 112
 const SIGN_PX = 28
 const QUESTION = /[?？]\s*$/u
 
+/** Signs that files write as letters. */
+const WRITTEN_SIGN = /^[+−–×▾▿▼▽▸▹►›⌄⌃∨∧˅˄-]$/u
+
+const isWrittenSign = (text: View): boolean => WRITTEN_SIGN.test(saidBy(text))
+
 /** A line of words with a sign at its end. */
 const isHead = (view: View): boolean => {
-  const [text, ...others] = view.texts
-  const sign = view.marks.at(-1)
+  const [text, ...others] = view.texts.filter((one) => !isWrittenSign(one))
+  const sign = view.marks.at(-1) ?? view.texts.find(isWrittenSign)
   if (!text || others.length > 0 || !sign || view.marks.length > 2) return false
   return (
     view.width >= LEAST_WIDTH &&
@@ -69,7 +74,7 @@ const readAccordion = (page: RolePage, view: View): boolean => {
     .for(
       0.25,
       'they ask something',
-      items.every(({ head }) => QUESTION.test(saidBy(head))),
+      items.every(({ head }) => head.texts.some((text) => QUESTION.test(saidBy(text)))),
     )
     .for(0.1, 'lines or grounds part them', areLined(items))
     .for(0.35, 'its name says so', isNamed(view.words, 'accordion'))

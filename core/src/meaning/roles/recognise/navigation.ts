@@ -41,9 +41,58 @@ const setRunOfLinks = (page: RolePage, items: readonly View[], why: string): voi
   page.setRun(items, { role: 'navigation', confidence: 0.85, evidence: [why] })
 }
 
+/** A sign between two steps of a way is no larger, in px; the way is no lower on the page. */
+const STEP_SIGN_PX = 16
+const WAY_PX = 400
+
+type Way = { readonly steps: readonly View[]; readonly signs: readonly View[] }
+
+const isStepSign = (view: View): boolean =>
+  view.texts.length === 0 &&
+  view.marks.length > 0 &&
+  Math.max(view.width, view.height) <= STEP_SIGN_PX
+
+/** A way that is drawn with small signs between its steps: beside them, or each but the last ends with one. */
+const drawnWay = (view: View): Way | undefined => {
+  if (view.y > WAY_PX || view.height > LABEL_PX || isPainted(view)) return undefined
+  const flow = flowOf(view)
+  const steps = flow.filter((one) => one.texts.length > 0)
+  if (steps.length < 2 || !steps.every((step) => isLabel(step) && !isPainted(step)))
+    return undefined
+  const isBetween =
+    flow.length === 2 * steps.length - 1 &&
+    flow.every((one, i) => (i % 2 === 0 ? steps.includes(one) : isStepSign(one)))
+  if (isBetween) return { steps, signs: flow.filter((one) => !steps.includes(one)) }
+  const endsWithSign = (step: View): boolean =>
+    step.marks.length > 0 &&
+    step.marks.every(
+      (mark) => isStepSign(mark) && mark.x >= step.texts[0]!.x + step.texts[0]!.width,
+    )
+  const isWay =
+    flow.length === steps.length &&
+    steps.slice(0, -1).every(endsWithSign) &&
+    steps.at(-1)!.marks.length === 0
+  return isWay ? { steps, signs: [] } : undefined
+}
+
 /** Home / Admin / Dashboard: the way to this page. */
 const readBreadcrumb = (page: RolePage, view: View): boolean => {
   if (view.node.arrangement.kind !== 'row') return false
+  const drawn = drawnWay(view)
+  if (drawn) {
+    for (const step of drawn.steps.slice(0, -1)) {
+      setLink(page, step, 0.85, 'it is part of the way to this page')
+    }
+    for (const sign of drawn.signs) {
+      page.set(sign, { role: 'separator', confidence: 0.85, evidence: ['it stands between links'] })
+    }
+    return page.set(view, {
+      role: 'navigation',
+      confidence: 0.85,
+      evidence: ['short words stand in a row with small signs between them'],
+      isOrdered: true,
+    })
+  }
   const signs = view.children.filter((child) => SEPARATOR.test(saidBy(child)))
   if (signs.length === 0) return false
   const last = view.children.indexOf(signs.at(-1)!)
