@@ -15,7 +15,9 @@ import type { Evaluator } from './evaluate.js'
 import { FLEX_WIDGETS, layOutFlex } from './flex.js'
 import { layOutShared } from './shared-widgets.js'
 import {
+  addInsets,
   alignmentOf,
+  borderInsets,
   childOf,
   childrenOf,
   colorOf,
@@ -247,7 +249,7 @@ const container: Rule = (widget, c, path, layout) => {
       height: fills(asked.minHeight, asked.maxHeight),
     })
   } else {
-    const insets = insetsOf(named['padding'])
+    const insets = addInsets(insetsOf(named['padding']), borderInsets(named['decoration']))
     if (isAligned) {
       const room = deflate(asked, insets.left + insets.right, insets.top + insets.bottom)
       const inside = aligned(

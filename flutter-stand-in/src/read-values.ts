@@ -94,7 +94,30 @@ const sideOf = (value: Value | undefined): Side | undefined =>
       }
     : undefined
 
-/** A border is painted over the edge of a box and takes no room in it. */
+/** The room a container keeps for the border of its decoration: none for what is drawn outside. */
+export const borderInsets = (decoration: Value | undefined): Insets => {
+  const border = isMade(decoration) ? decoration.named['border'] : undefined
+  if (!isMade(border)) return NO_INSETS
+  const room = (value: Value | undefined): number => {
+    const side = sideOf(value)
+    return !side || side.isOutside ? 0 : side.width
+  }
+  if (border.name === 'Border.all') {
+    const all = room(border)
+    return { left: all, top: all, right: all, bottom: all }
+  }
+  const { left, top, right, bottom } = border.named
+  return { left: room(left), top: room(top), right: room(right), bottom: room(bottom) }
+}
+
+export const addInsets = (a: Insets, b: Insets): Insets => ({
+  left: a.left + b.left,
+  top: a.top + b.top,
+  right: a.right + b.right,
+  bottom: a.bottom + b.bottom,
+})
+
+/** A decoration paints its border over the edge of a box, and takes no room in it. */
 const borderCss = (value: Value | undefined): Record<string, string> => {
   if (!isMade(value)) return {}
   if (value.name === 'Border.all') {

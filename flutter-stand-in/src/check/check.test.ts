@@ -117,3 +117,17 @@ test.each([
 ])('%s is right', (body) => {
   expect(faultsOf(screen(body))).toEqual([])
 })
+
+test('columns that share out the room in fractions are no list of int', () => {
+  const columns = 'class Columns { final List<int>? tracks; }'
+  const faults = (tracks: string): readonly string[] =>
+    checkDart([
+      { path: 'lib/shared/columns.dart', syntax: parse(columns) },
+      {
+        path: 'lib/a.dart',
+        syntax: parse(`final a = Columns(count: 2, tracks: const [${tracks}]);`),
+      },
+    ]).map(({ message }) => message)
+  expect(faults('1.5, 2')).toContain('tracks: a list of int holds a fraction')
+  expect(faults('15, 20')).not.toContain('tracks: a list of int holds a fraction')
+})

@@ -14,6 +14,24 @@ const fractionsOfInts: Rule = (node, siblings, at) => {
   return /\d\.\d/.test(list) ? 'A list of int holds a fraction' : undefined
 }
 
+/** The names of fields that hold whole numbers: `final List<int>? tracks;` */
+export const intListsIn = (root: Syntax): readonly string[] =>
+  [...textOf(root).matchAll(/final\s*List<int>\??\s*(\w+)/g)].map(([, name]) => name!)
+
+/** `tracks: [1.5]`, where whole numbers are wanted. */
+export const fractionsGiven = (root: Syntax, wanted: ReadonlySet<string>): readonly string[] => {
+  const found: string[] = []
+  const look = (node: Syntax): void => {
+    const [label] = node.kind === 'named_argument' ? childrenOf(node) : []
+    const name = label && textOf(label).replace(':', '')
+    if (name !== undefined && wanted.has(name) && /\d\.\d/.test(textOf(node)))
+      found.push(`${name}: a list of int holds a fraction`)
+    childrenOf(node).forEach(look)
+  }
+  look(root)
+  return found
+}
+
 /** `onTap: () {}`: it looks as if it could be pressed. */
 const emptyHandler: Rule = (node) => {
   if (node.kind !== 'named_argument') return undefined

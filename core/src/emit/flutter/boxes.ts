@@ -86,8 +86,10 @@ export const boxed = (
   const size = width || height
   const count = [size, constraints, padding, margin, decoration].filter(Boolean).length
   let own: Dart | undefined
+  // A container keeps what is in it clear of its border.
+  const isFramed = child !== undefined && said.has('border')
   if (count === 0) own = child
-  else if (count > 1 || clipBehavior) {
+  else if (count > 1 || clipBehavior || isFramed) {
     own = call('Container', {
       width,
       height,
@@ -219,15 +221,29 @@ export const placed = (own: Dart, said: Said, context: HeldContext): Dart => {
   return call('Flexible', { flex, child: whole })
 }
 
+/** What is said of the room around the content of a box. */
+const ROOM: ReadonlySet<string> = new Set(['padding', 'contentMax'])
+
+/** What is said of a box, without the room around its content. */
+export const withoutRoom = (said: Said): Said =>
+  new Map([...said].filter(([slot]) => !ROOM.has(slot)))
+
+export type Layers = {
+  readonly under: readonly Dart[]
+  readonly above: readonly Dart[]
+  /** Something lies over or under its neighbours, at these widths or at others: its place is counted from the box's edges. */
+  readonly isLayered: boolean
+}
+
 /** What holds several: a row, a column, things over each other, or columns of one width. */
 export const arranged = (
   flow: readonly Dart[],
-  over: { readonly under: readonly Dart[]; readonly above: readonly Dart[] },
+  { under, above, isLayered }: Layers,
   said: Said,
   context: ValueContext,
 ): Dart | undefined => {
-  const inFlow = flowOf(flow, said, context)
-  const { under, above } = over
+  const content = flowOf(flow, said, context)
+  const inFlow = content && isLayered ? inRoom(content, said, context) : content
   if (under.length + above.length === 0) return inFlow
   return call('Stack', {
     clipBehavior: said.has('clip') ? undefined : 'Clip.none',
@@ -304,6 +320,24 @@ const flowOf = (children: readonly Dart[], said: Said, context: ValueContext): D
   return isEver(said.get('intrinsic')) ? call('IntrinsicHeight', { child: wide }) : wide
 }
 
+/** Content that is held to a width in the middle. */
+const limited = (inside: Dart, said: Said, context: ValueContext): Dart => {
+  const contentMax = dartOf(said.get('contentMax'), context, 'double.infinity')
+  if (!contentMax) return inside
+  const constraints = call('BoxConstraints', { maxWidth: contentMax })
+  return call('Align', {
+    alignment: 'Alignment.topCenter',
+    child: call('ConstrainedBox', { constraints, child: inside }),
+  })
+}
+
+/** Content with the room around it. */
+const inRoom = (content: Dart, said: Said, context: ValueContext): Dart => {
+  const padding = insetsOf(said, 'padding', context)
+  const own = limited(content, said, context)
+  return padding ? call('Padding', { padding, child: own }) : own
+}
+
 /** Content that is held to a width in the middle, or reached by scrolling sideways. */
 export const held = (
   inside: Dart | undefined,
@@ -311,21 +345,12 @@ export const held = (
   context: ValueContext,
 ): Dart | undefined => {
   if (!inside) return undefined
-  const contentMax = dartOf(said.get('contentMax'), context, 'double.infinity')
-  const limited = contentMax
-    ? call('Align', {
-        alignment: 'Alignment.topCenter',
-        child: call('ConstrainedBox', {
-          constraints: call('BoxConstraints', { maxWidth: contentMax }),
-          child: inside,
-        }),
-      })
-    : inside
+  const own = limited(inside, said, context)
   // Sideways there is no end to the room: it is as wide as what is in it.
   return said.has('scrolls')
     ? call('SingleChildScrollView', {
         scrollDirection: 'Axis.horizontal',
-        child: call('IntrinsicWidth', { child: limited }),
+        child: call('IntrinsicWidth', { child: own }),
       })
-    : limited
+    : own
 }

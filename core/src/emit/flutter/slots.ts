@@ -8,6 +8,7 @@ import {
   type UiStyle,
   type UiText,
 } from '../../ui/nodes.js'
+import { paddingInside } from '../shared/padding-inside.js'
 import { textStyle, weight, type FlutterTheme } from './theme.js'
 import {
   alignment,
@@ -33,6 +34,12 @@ export type Surroundings = {
   /** There is an end to the room beside it, and to the room in what holds it. */
   readonly hasEnd: boolean
   readonly isHeld: boolean
+  /** What holds it has a height of its own. */
+  readonly isInHigh: boolean
+  /** So far, in px, it begins before its place: what stands before it is pulled back by more than its own size. */
+  readonly pulledPx: number
+  /** What holds it is a column as wide as its content. */
+  readonly isInFit: boolean
   /** Something beside it is pushed to the end: what room is left is between them. */
   readonly isBesidePushed: boolean
 }
@@ -73,7 +80,7 @@ const pick = (slots: Readonly<Record<string, string | undefined>>): Slots =>
   )
 
 /** Margins, with a stroke that reaches over the box taken off on every side: what is less than nothing reaches over others. */
-const marginsOf = ({ place, bleedPx }: UiStyle): Sides | undefined => {
+export const marginsOf = ({ place, bleedPx }: UiStyle): Sides | undefined => {
   if (place.kind !== 'flow') return undefined
   const { top, right, bottom, left } = place.margin
   return {
@@ -82,6 +89,18 @@ const marginsOf = ({ place, bleedPx }: UiStyle): Sides | undefined => {
     bottom: bottom - bleedPx,
     left: (place.isPushed ? 0 : left) - bleedPx,
   }
+}
+
+/** Margins of what begins before its place in a row or a column. */
+const pulled = (
+  margins: Sides | undefined,
+  parent: 'row' | 'column' | 'grid',
+  px: number,
+): Sides | undefined => {
+  if (!margins || px === 0) return margins
+  return parent === 'row'
+    ? { ...margins, left: margins.left - px }
+    : { ...margins, top: margins.top - px }
 }
 
 const eachSide = (sides: Sides, change: (px: number) => number): Sides => ({
@@ -122,7 +141,7 @@ const heightFor = ({ width, height, ratio }: UiStyle): number =>
 /** Where a node stands in its parent, and how much room it takes there. */
 const placeSlots = (
   node: UiNode,
-  { isHigh, hasEnd, isHeld, isBesidePushed }: Surroundings,
+  { isHigh, hasEnd, isHeld, isInHigh, isBesidePushed, pulledPx }: Surroundings,
 ): Slots => {
   const { style } = node
   const { place, width, height, limits, ratio } = style
@@ -151,12 +170,16 @@ const placeSlots = (
     }
   }
   const across = place.self ?? place.align
-  const margins = marginsOf(style)
+  const margins = pulled(marginsOf(style), place.parent, pulledPx)
   const isIn = (parent: 'row' | 'column' | 'grid'): boolean => place.parent === parent
   const grows =
     (isIn('row') && width.sizing === 'stretch' && hasEnd) ||
     (isIn('column') && height.sizing === 'stretch' && isHigh)
-  const hasRoom = isIn('row') ? hasEnd : isIn('column') && isHigh
+  const hasRoom = isIn('row') ? isHeld : isIn('column') && isInHigh
+  // What a column stretches has the width of the column whatever its own limit says: it is aligned instead.
+  const isStretched =
+    !isIn('row') && (isIn('grid') || across === 'stretch') && width.sizing !== 'fixed'
+  const upTo = isStretched && hasEnd ? limits.maxWidth : undefined
   // What grows up to a width is so wide where there is room for it, and stands as it would beside others.
   const most = grows && isIn('row') ? limits.maxWidth : undefined
   const isKept = most !== undefined && isBesidePushed
@@ -166,6 +189,13 @@ const placeSlots = (
       : {
           width: number(most),
           ...(isKept ? {} : { self: SELF.row[across === 'stretch' ? 'start' : across] }),
+        }
+  const aligned: Slots =
+    upTo === undefined
+      ? {}
+      : {
+          ...(width.sizing === 'stretch' ? { width: number(upTo) } : {}),
+          self: SELF.column.start,
         }
   const isWords = node.type === 'text' && node.wraps && width.sizing === 'fit'
   const differs =
@@ -187,6 +217,7 @@ const placeSlots = (
     ...fills,
     ...high,
     ...limited,
+    ...aligned,
     ...pick({
       grow: grows && !isKept ? '1' : undefined,
       flexible: isIn('row') && isWords && isHeld ? 'true' : undefined,
@@ -297,16 +328,34 @@ const isGivenWidth = ({ place }: UiStyle): boolean =>
     place.parent !== 'row' &&
     (place.parent === 'grid' || (place.self ?? place.align) === 'stretch'))
 
+/** Whether a box is as wide as its content: nothing around it tells it how wide it is. */
+export const isFreeWide = (style: UiStyle, { isInFit }: Pick<Surroundings, 'isInFit'>): boolean =>
+  style.limits.maxWidth === undefined &&
+  ((style.width.sizing === 'fit' && (isInFit || !isGivenWidth(style))) ||
+    (style.width.sizing === 'stretch' && isInFit))
+
+/** Something in a row that stands otherwise than the others do: there must be an end to the height it stands in. */
+const standsApart = ({ style: { place } }: UiNode): boolean =>
+  place.kind === 'flow' &&
+  place.parent === 'row' &&
+  place.self !== undefined &&
+  place.self !== place.align
+
+/** How columns share out the room: whole numbers, since Flutter's `flex` is one; tenths of a px where some are no whole px. */
+const shares = (tracks: readonly number[]): readonly number[] => {
+  const scale = tracks.every(Number.isInteger) ? 1 : 10
+  return tracks.map((px) => Math.max(1, Math.round(px * scale)))
+}
+
 /** How a box arranges what is in it. */
 const arrangeSlots = (theme: FlutterTheme, node: UiNode, around: Surroundings): Slots => {
   const { style } = node
   const { arrange, width, height } = style
   const holds = childrenInLayout(node).some((child) => child.style.place.kind === 'absolute')
-  const stack: Slots = holds ? { stack: 'true' } : {}
   if (arrange.kind === 'contents') return { contents: 'true' }
-  if (arrange.kind === 'none') return stack
-  if (arrange.kind === 'free') return { ...stack, free: 'true' }
-  const sides = resolveSides(arrange.padding)
+  if (arrange.kind === 'none') return NONE
+  if (arrange.kind === 'free') return { free: 'true' }
+  const sides = paddingInside(resolveSides(arrange.padding), style.border)
   const common = pick({
     padding: paddingOf(theme, style, sides),
     contentMax: style.contentMax === undefined ? undefined : number(style.contentMax),
@@ -314,11 +363,10 @@ const arrangeSlots = (theme: FlutterTheme, node: UiNode, around: Surroundings): 
   })
   if (arrange.kind === 'grid') {
     return {
-      ...stack,
       ...common,
       ...pick({
         columns: String(arrange.columns),
-        tracks: arrange.tracks?.map(number).join('/'),
+        tracks: arrange.tracks && shares(arrange.tracks).join('/'),
         spacing:
           arrange.columnGap === 0
             ? undefined
@@ -335,13 +383,14 @@ const arrangeSlots = (theme: FlutterTheme, node: UiNode, around: Surroundings): 
   const isRow = arrange.kind === 'row'
   const isBetween = distribute === 'between'
   const spacing = gap === 0 ? undefined : lengthCode(theme, style, 'layout.gap', gap)
+  // What fills a column that is as wide as its content is as wide as its own.
+  const isFitWide = width.sizing === 'fit' || (width.sizing === 'stretch' && around.isInFit)
   const fitsMain = isRow
-    ? width.sizing === 'fit' && style.place.kind !== 'root'
+    ? isFitWide && style.place.kind !== 'root'
     : height.sizing === 'fit' && (around.isBounded || holds)
   // A column goes on in the next line only where its height ends.
   if (wrap && (isRow || around.isHigh)) {
     return {
-      ...stack,
       ...common,
       ...pick({
         wrap: 'true',
@@ -354,13 +403,12 @@ const arrangeSlots = (theme: FlutterTheme, node: UiNode, around: Surroundings): 
     }
   }
   // A column that is as wide as its content has no other width to stretch things to.
-  const isFree = width.sizing === 'fit' && !isGivenWidth(style)
+  const isFree = isFreeWide(style, around)
   const isFit = !isRow && align === 'stretch' && (isFree || !around.hasEnd)
   const isSimple = node.steps !== undefined || childrenInLayout(node).length < 2
   const across = isFit && isSimple ? 'start' : align
   const isKnownHeight = height.sizing === 'fixed' || around.isHigh
   return {
-    ...stack,
     ...common,
     ...pick({
       direction: isRow ? 'Axis.horizontal' : 'Axis.vertical',
@@ -373,7 +421,11 @@ const arrangeSlots = (theme: FlutterTheme, node: UiNode, around: Surroundings): 
       baseline: align === 'baseline' ? 'TextBaseline.alphabetic' : undefined,
       size: fitsMain ? 'MainAxisSize.min' : undefined,
       intrinsic:
-        isRow && !isKnownHeight && childrenInLayout(node).some(isAsHighAsRow) ? 'true' : undefined,
+        isRow &&
+        !isKnownHeight &&
+        childrenInLayout(node).some((child) => isAsHighAsRow(child) || standsApart(child))
+          ? 'true'
+          : undefined,
     }),
   }
 }

@@ -3,7 +3,15 @@ import type { Sizing } from '../../design/layout.js'
 import type { UiProject } from '../../ui/index.js'
 import type { Styling } from '../styling/styling.js'
 import { colorWord } from '../shared/color-word.js'
-import { isAsHighAsRow, runSlots, slotsOf, type Slots, type Surroundings } from './slots.js'
+import {
+  isAsHighAsRow,
+  isFreeWide,
+  marginsOf,
+  runSlots,
+  slotsOf,
+  type Slots,
+  type Surroundings,
+} from './slots.js'
 import type { FlutterTheme } from './theme.js'
 import { toTokens } from './tokens.js'
 import { alignment } from './values.js'
@@ -17,6 +25,9 @@ const FREE: Surroundings = {
   isBounded: false,
   hasEnd: true,
   isHeld: true,
+  isInHigh: false,
+  isInFit: false,
+  pulledPx: 0,
   isBesidePushed: false,
 }
 
@@ -44,6 +55,9 @@ const surround = (node: UiNode, around: Surroundings): Surroundings => {
     isHigh,
     isBounded: isHigh || isFixed || around.isBounded,
     isHeld: around.hasEnd,
+    isInHigh: around.isHigh,
+    isInFit: around.isInFit,
+    pulledPx: around.pulledPx,
     isBesidePushed: around.isBesidePushed,
     hasEnd: width.sizing === 'fixed' || limits.maxWidth !== undefined || endsWith(node, around),
   }
@@ -83,6 +97,29 @@ const endsWith = ({ style: { place, width } }: UiNode, { hasEnd }: Surroundings)
   return hasEnd && (place.parent !== 'row' || width.sizing === 'stretch')
 }
 
+/**
+ * How far something in a row or a column begins before its place, in px: nothing takes less than no room there, so that
+ * what is pulled back by more than its own size leaves the rest to the next.
+ */
+const pulledBack = (holder: UiNode, node: UiNode, child: UiNode, width: number): number => {
+  const { kind } = holder.style.arrange
+  if (kind !== 'row' && kind !== 'column') return 0
+  let rest = 0
+  for (const one of childrenInLayout(node)) {
+    if (one === child) return rest
+    const [look] = atWidth(one, width)
+    const margins = look && marginsOf(look.style)
+    if (!margins) continue
+    const { width: own, height } = look.style
+    const extent =
+      kind === 'row'
+        ? margins.left + own.px + margins.right
+        : margins.top + height.px + margins.bottom
+    rest = Math.max(0, rest - extent)
+  }
+  return 0
+}
+
 /** What is known around every node of a project, from the outside in: at each width for itself. */
 const findSurroundings = (roots: readonly UiNode[]): ReadonlyMap<UiNode, Surroundings> => {
   const found = new Map<UiNode, Surroundings>()
@@ -104,6 +141,8 @@ const findSurroundings = (roots: readonly UiNode[]): ReadonlyMap<UiNode, Surroun
           ...own,
           isBounded: isEnded(holder, node, px, own, height.sizing),
           isBesidePushed: isPushing(node, px),
+          pulledPx: pulledBack(holder, node, child, px),
+          isInFit: holder.style.arrange.kind === 'column' && isFreeWide(holder.style, own),
         }
       })
     }
@@ -187,8 +226,6 @@ export const createFlutterStyling = (
         .join(' '),
     colorIn(token) {
       const code = /^(?:color|ink|border)(?:@\d+)?=(.*)$/.exec(token)?.[1]
-      const found = code === undefined ? undefined : theme.foundColor(code)
-      if (found !== undefined) return colorWord(found)
       const named = code && /\bcolors\.([a-z][A-Za-z0-9]*)/.exec(code)?.[1]
       if (named) return named.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)
       const hex = code && /Color\(0x..([0-9A-F]{6})\)/.exec(code)?.[1]

@@ -2,7 +2,7 @@ import { relativePath } from '../../text/file-paths.js'
 import type { Effect } from '../../design/paint.js'
 import type { TextStyle } from '../../design/text.js'
 import { toCamel, UniqueNames } from '../../text/names.js'
-import { tokenFor, type ThemeToken, type UiTheme } from '../../ui/theme.js'
+import type { ThemeToken, UiTheme } from '../../ui/theme.js'
 import { concat, hardline, indent } from '../shared/document.js'
 import { printDocument } from '../shared/print-document.js'
 import { parseDart, printDart, PRINT_WIDTH, type Dart } from './dart.js'
@@ -83,8 +83,9 @@ export class FlutterTheme {
   private readonly used = new Map<string, Used>()
   private shared: Partial<Record<Holder, readonly NamedValue[]>> = {}
 
+  /** What repeats and has no token is shared as whole text styles and decorations. */
   constructor(private readonly tokens: UiTheme) {
-    this.known = nameDartTokens(tokens.values())
+    this.known = nameDartTokens([...tokens.values()].filter(({ isFound }) => !isFound))
   }
 
   private readonly known: ReadonlyMap<string, string>
@@ -95,20 +96,12 @@ export class FlutterTheme {
     type: ThemeToken['type'],
     isValue: (value: unknown) => boolean,
   ): string | undefined {
-    const token = tokenFor(this.tokens, name, type, isValue)
-    if (!token) return undefined
+    const token = name === undefined ? undefined : this.tokens.get(name)
+    if (!token || token.type !== type || !isValue(token.value)) return undefined
     const code = this.known.get(token.name)
     if (code === undefined) return undefined
     this.used.set(code, { name: code.slice(code.indexOf('.') + 1), token })
     return code
-  }
-
-  /** The colour that code names, where the design has no name for it. */
-  foundColor(code: string): string | undefined {
-    const token = [...this.tokens.values()].find(
-      ({ name, type, isFound }) => isFound && type === 'color' && this.known.get(name) === code,
-    )
-    return token?.value as string | undefined
   }
 
   /** What the fields of a class are called already. */

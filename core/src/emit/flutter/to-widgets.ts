@@ -9,7 +9,17 @@ import {
 } from '../shared/markup.js'
 import type { ListPart, PartComponent, Prop } from '../shared/prop.js'
 import { findOwner } from '../shared/prop-owner.js'
-import { affected, arranged, boxed, held, isOnly, placed, sizedByUse, type Said } from './boxes.js'
+import {
+  affected,
+  arranged,
+  boxed,
+  held,
+  isOnly,
+  placed,
+  sizedByUse,
+  withoutRoom,
+  type Said,
+} from './boxes.js'
 import {
   attributeOf,
   isMaybe,
@@ -363,6 +373,7 @@ const wholeOf = (element: MarkupElement, context: WidgetContext): Dart => {
   if (part) return useOf(element, part, context)
   if (element.foreign) return foreignOf(element, element.foreign, context)
   const said = saidOf(element, context)
+  const shell = holdsLayers(element.children, context) ? withoutRoom(said) : said
   const hidden = attributeOf(element, 'hidden')
   const isShown = hidden?.kind === 'code' ? readCode(hidden.code, context) : undefined
   /** What is shown and hidden in turns takes no room while it is hidden. */
@@ -370,7 +381,7 @@ const wholeOf = (element: MarkupElement, context: WidgetContext): Dart => {
     isShown === undefined ? own : call('Visibility', { visible: negate(isShown), child: own })
   // What says where it stands is said to what holds it, so that it comes outermost.
   const finish = (inner: Dart | undefined, around = inTurns): Dart => {
-    const box = boxed(inner, said, context) ?? call('SizedBox.shrink')
+    const box = boxed(inner, shell, context) ?? call('SizedBox.shrink')
     const pressed = pressable(box, said, element, context)
     const whole = meant(affected(pressed, said, context), element, context)
     return placed(around(marked(whole, element, context)), said, context)
@@ -398,7 +409,7 @@ const wholeOf = (element: MarkupElement, context: WidgetContext): Dart => {
   const form = attributeOf(element, 'on:submit')
   const answers = form?.kind === 'code' ? dartName(form.code.replace(/\.submit$/, '')) : undefined
   const within = answers === undefined ? context : { ...context, form: answers }
-  const inside = held(arrangedItems(element.children, said, within), said, context)
+  const inside = held(arrangedItems(element.children, said, within), shell, context)
   if (answers !== undefined) {
     context.helpers.add('answers')
     return finish(inside, (own) => call('AnswerForm', { answers, child: own }))
@@ -441,9 +452,10 @@ const arrangedItems = (
   said: Said,
   context: WidgetContext,
 ): Dart | undefined => {
+  const isLayered = holdsLayers(nodes, context)
   const arrange = (own: Said, inside: WidgetContext): Dart | undefined => {
     const { flow, under, above } = itemsOf(nodes, inside)
-    return arranged(flow, { under, above }, own, inside)
+    return arranged(flow, { under, above, isLayered }, own, inside)
   }
   if (!said.has('wrap') && !said.has('columns'))
     return arrange(said, { ...context, holder: 'flex' })
@@ -514,11 +526,15 @@ const itemOf = (node: MarkupNode, context: WidgetContext): Dart => {
   }
 }
 
-/** Takes the free room before something, at the widths at which it is pushed to the end. */
-const spacer = (pushed: SlotValue, context: WidgetContext): Dart => {
-  const condition = conditionOf(pushed, context, (code) => code === 'true')
-  const item = call('Spacer')
-  return condition ? { kind: 'when', head: `if (${condition})`, item } : item
+/** Takes the free room before something, at the widths at which it is shown and pushed to the end. */
+const spacer = (pushed: SlotValue, shown: SlotValue | undefined, context: WidgetContext): Dart => {
+  const seen = shown && conditionOf(shown, context, (code) => code !== 'false')
+  const inside = seen ? { ...context, ...knownFrom(seen) } : context
+  const within = saidWithin(new Map([['pushed', pushed]]), inside).get('pushed') ?? pushed
+  const condition = conditionOf(within, inside, (code) => code === 'true')
+  const own = call('Spacer')
+  const item: Dart = condition ? { kind: 'when', head: `if (${condition})`, item: own } : own
+  return seen ? { kind: 'when', head: `if (${seen})`, item } : item
 }
 
 /** Where something stands that is there at times, or once for each thing in a list. */
@@ -528,6 +544,14 @@ const placingOfNode = (node: MarkupNode, context: WidgetContext): Said | undefin
   if (node.kind === 'loop') return placingOf(node.template, context)
   return node.kind === 'slot' ? placingOf(node.shows, context) : undefined
 }
+
+/** Whether something in a box lies over or under its neighbours, at some widths at least. */
+const holdsLayers = (nodes: readonly MarkupNode[], context: WidgetContext): boolean =>
+  nodes.some((node) => {
+    const said = placingOfNode(node, context)
+    if (said?.has('absolute')) return true
+    return node.kind === 'element' && said?.has('contents') && holdsLayers(node.children, context)
+  })
 
 /** What stands in a box, in the flow and over or under it; what only groups is taken apart. */
 export const itemsOf = (nodes: readonly MarkupNode[], context: WidgetContext): Items => {
@@ -546,7 +570,7 @@ export const itemsOf = (nodes: readonly MarkupNode[], context: WidgetContext): I
     }
     const pushed = said?.get('pushed')
     const isInFlex = context.holder === undefined || context.holder === 'flex'
-    if (pushed && isInFlex) items.flow.push(spacer(pushed, context))
+    if (pushed && isInFlex) items.flow.push(spacer(pushed, shown, context))
     for (const { place, item } of layersOf(node, said, context)) items[place].push(item)
   }
   return items

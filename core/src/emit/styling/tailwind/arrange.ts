@@ -1,5 +1,6 @@
 import { resolveSides, type Sides } from '../../../design/geometry.js'
-import type { UiBorder, UiStyle } from '../../../ui/nodes.js'
+import { paddingInside } from '../../shared/padding-inside.js'
+import type { UiStyle } from '../../../ui/nodes.js'
 import { valueSlot, type Slot } from './slots.js'
 import type { TailwindTheme } from './theme.js'
 import { decimal, spacing } from './values.js'
@@ -20,18 +21,6 @@ const JUSTIFY = {
 
 const lengthToken = (theme: TailwindTheme, style: UiStyle, field: string, px: number): string =>
   theme.find(style.tokens[field], 'space', (value) => value === px) ?? spacing(px)
-
-/** A border takes room inside the box, which stated padding does not know of. */
-const paddingInside = (padding: Sides, border: UiBorder | undefined): Sides => {
-  if (border?.kind !== 'border') return padding
-  const { widths } = border
-  return {
-    top: Math.max(0, padding.top - widths.top),
-    right: Math.max(0, padding.right - widths.right),
-    bottom: Math.max(0, padding.bottom - widths.bottom),
-    left: Math.max(0, padding.left - widths.left),
-  }
-}
 
 const isUniform = ({ top, right, bottom, left }: Sides): boolean =>
   top === right && right === bottom && bottom === left
