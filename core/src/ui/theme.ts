@@ -33,15 +33,3 @@ export const buildTheme = (design: Design): UiTheme => {
     }),
   )
 }
-
-/** Finds the token that a value refers to: by its name, else one that the design does not name, of this value. */
-export const tokenFor = (
-  theme: UiTheme,
-  name: string | undefined,
-  type: ThemeToken['type'],
-  isValue: (value: unknown) => boolean,
-): ThemeToken | undefined => {
-  const token = name === undefined ? undefined : theme.get(name)
-  if (token?.type === type && isValue(token.value)) return token
-  return [...theme.values()].find((one) => one.isFound && one.type === type && isValue(one.value))
-}

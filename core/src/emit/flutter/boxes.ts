@@ -221,10 +221,10 @@ export const placed = (own: Dart, said: Said, context: HeldContext): Dart => {
   return call('Flexible', { flex, child: whole })
 }
 
-/** What is said of the room around the content of a box. */
+/** The slots for the room around the content of a box. */
 const ROOM: ReadonlySet<string> = new Set(['padding', 'contentMax'])
 
-/** What is said of a box, without the room around its content. */
+/** The slots of a box without those for the room around its content. */
 export const withoutRoom = (said: Said): Said =>
   new Map([...said].filter(([slot]) => !ROOM.has(slot)))
 

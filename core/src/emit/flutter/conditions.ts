@@ -7,6 +7,18 @@ export const negate = (code: string): string => {
   return code.includes(' != ') ? code.replace(' != ', ' == ') : `!(${code})`
 }
 
+/** What holds in windows from one width on and below another, in px, beyond what is known of them. */
+const boundsOf = (
+  from: number,
+  to: number | undefined,
+  context: ValueContext,
+): readonly string[] => {
+  const isFrom = from > (context.atLeast ?? 0)
+  if (isFrom) context.widths.add(from)
+  if (to !== undefined) context.widths.add(to)
+  return [...(isFrom ? [fromName(from)] : []), ...(to === undefined ? [] : [`!${fromName(to)}`])]
+}
+
 /** The condition under which something is so, by the width of the window; undefined where it always is. */
 export const conditionOf = (
   value: SlotValue,
@@ -15,19 +27,12 @@ export const conditionOf = (
 ): string | undefined => {
   if (value.kind !== 'stepped') return undefined
   const steps = value.steps.map(({ fromPx, code }) => ({ fromPx, is: isSo(code) }))
-  const known = context.atLeast ?? 0
   const parts = steps.flatMap(({ fromPx, is }, i) => {
     if (!is) return []
     const next = steps.slice(i + 1).find((step) => !step.is)
-    // What was so one step before is said already.
+    // The step before has written these bounds.
     if (steps[i - 1]?.is) return []
-    if (fromPx > known) context.widths.add(fromPx)
-    if (next) context.widths.add(next.fromPx)
-    const bounds = [
-      ...(fromPx > known ? [fromName(fromPx)] : []),
-      ...(next ? [`!${fromName(next.fromPx)}`] : []),
-    ]
-    return [bounds]
+    return [boundsOf(fromPx, next?.fromPx, context)]
   })
   if (parts.some((bounds) => bounds.length === 0)) return undefined
   const isSeveral = parts.length > 1
@@ -40,19 +45,11 @@ export const conditionOf = (
 
 /** The condition that the window has one of some widths. */
 export const windowsCondition = (windows: Required<Windows>, context: ValueContext): string => {
-  const { atLeast = 0, below = Infinity } = context
-  const isFrom = windows.atLeast > atLeast
-  const isTo = windows.below < below
-  if (isFrom) context.widths.add(windows.atLeast)
-  if (isTo) context.widths.add(windows.below)
-  const bounds = [
-    ...(isFrom ? [fromName(windows.atLeast)] : []),
-    ...(isTo ? [`!${fromName(windows.below)}`] : []),
-  ]
-  return bounds.join(' && ')
+  const isCut = windows.below < (context.below ?? Infinity)
+  return boundsOf(windows.atLeast, isCut ? windows.below : undefined, context).join(' && ')
 }
 
-/** What is known of the window where something is shown. */
+/** What a condition tells of the width of the window. */
 export const knownFrom = (condition: string): Pick<ValueContext, 'atLeast' | 'below'> => {
   const [, not, px] = /^(!?)from(\d+)$/.exec(condition) ?? []
   if (px === undefined) return {}

@@ -5,7 +5,7 @@ import type { PartComponent, Prop } from '../shared/prop.js'
 import type { Said } from './boxes.js'
 import { quoteDart, raw, type Dart } from './dart.js'
 import { dartName } from './names.js'
-import { readTokens, slotOf, splitTokens } from './tokens.js'
+import { readTokens, slotOf, tokensIn } from './tokens.js'
 import { saidWithin, type ValueContext } from './values-of.js'
 
 /** What pressing something does, by the name of its handler. */
@@ -105,11 +105,8 @@ const classOf = (element: MarkupElement): Attribute =>
 /** What a component's root is said to be like, whatever the component is given. */
 const rootTokens = (root: MarkupElement, context: WidgetContext): readonly string[] => {
   const own = placingClass(root, context)
-  if (own.kind === 'text') return splitTokens(own.text)
-  if (own.kind !== 'classes') return []
   const said = readTokens(own, context.looks)
-  const isSame = (token: string): boolean => said.get(slotOf(token))?.kind !== 'chosen'
-  return splitTokens(own.base).filter(isSame)
+  return tokensIn(own).filter((token) => said.get(slotOf(token))?.kind !== 'chosen')
 }
 
 /** The classes that place an element: of a component first those of its root, then those of its use. */
@@ -121,12 +118,8 @@ const placingClass = (element: MarkupElement, context: WidgetContext): Attribute
     ? rootTokens(part.markup, { ...context, looks: part.looks })
     : unit && rootTokens(unit, context)
   if (!root) return own
-  if (own.kind === 'classes') return { ...own, base: [...root, own.base].join(' ') }
-  return {
-    kind: 'text',
-    name: 'class',
-    text: [...root, own.kind === 'text' ? own.text : ''].join(' '),
-  }
+  const all = [...root, ...tokensIn(own)].join(' ')
+  return own.kind === 'classes' ? { ...own, base: all } : { kind: 'text', name: 'class', text: all }
 }
 
 /**

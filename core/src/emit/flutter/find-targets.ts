@@ -8,6 +8,23 @@ const visit = (node: MarkupNode, see: (element: MarkupElement) => void): void =>
   if ('children' in node) for (const child of node.children) visit(child, see)
 }
 
+const idOfMenu = (element: MarkupElement): string | undefined => {
+  const id = element.attributes.find(({ name }) => name === 'id')
+  const isMenu = element.tag === 'nav' && element.attributes.some(({ name }) => name === 'popover')
+  return isMenu && id?.kind === 'text' ? id.text : undefined
+}
+
+/** Menus that are whole components, by their ids: the name of each. */
+export const findMenuUnits = (
+  units: ReadonlyMap<string, MarkupElement>,
+): ReadonlyMap<string, string> =>
+  new Map(
+    [...units].flatMap(([name, root]): [string, string][] => {
+      const id = idOfMenu(root)
+      return id === undefined ? [] : [[id, name]]
+    }),
+  )
+
 /** The parts that links of the same page lead to, and the menus that are folded away. */
 export const findTargets = (
   markup: MarkupElement,
@@ -26,10 +43,8 @@ export const findTargets = (
     if (tag === 'label' && of && words) labels.set(idOf(of), words)
   })
   visit(markup, (element) => {
-    const id = element.attributes.find(({ name }) => name === 'id')
-    const isMenu =
-      element.tag === 'nav' && element.attributes.some(({ name }) => name === 'popover')
-    if (isMenu && id?.kind === 'text') menus.set(id.text, element)
+    const id = idOfMenu(element)
+    if (id !== undefined) menus.set(id, element)
   })
   return { anchors, menus, labels }
 }

@@ -13,6 +13,7 @@ import { writeHelpers } from './behaviour/files.js'
 import { quoteDart } from './dart.js'
 import { className, dartName, toFileName } from './names.js'
 import { writeForm, writeProject } from './project-files.js'
+import { findMenuUnits } from './find-targets.js'
 import { flutterUse } from './foreign.js'
 import { findSizedByUse } from './sized-by-use.js'
 import { createFlutterStyling } from './styling.js'
@@ -76,14 +77,16 @@ export const flutter: Target = {
     const unitOptions: UnitOptions = { project, plan, styling, marks, forms, spelling }
     const { units, parts } = buildUnits(unitOptions)
     const shared = new Set<string>()
+    const known = new Map(
+      units.flatMap(({ unit: { kind, name }, markup }): [string, MarkupElement][] =>
+        kind === 'section' || kind === 'part' ? [[name, markup]] : [],
+      ),
+    )
     const options: FlutterOptions = {
       ...unitOptions,
       shared,
-      roots: new Map(
-        units.flatMap(({ unit: { kind, name }, markup }): [string, MarkupElement][] =>
-          kind === 'section' || kind === 'part' ? [[name, markup]] : [],
-        ),
-      ),
+      units: known,
+      menuUnits: findMenuUnits(known),
       sizedByUse: findSizedByUse([
         ...units.map(({ unit: { name }, markup }) => ({ name, markup })),
         ...parts.map(({ tag, markup }) => ({ name: tag, markup })),

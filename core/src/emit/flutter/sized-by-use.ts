@@ -1,13 +1,8 @@
 import { insideOf, isClass, type MarkupElement, type MarkupNode } from '../shared/markup.js'
+import { slotOf, tokensIn } from './tokens.js'
 
-/** Everything that the classes of an element may say. */
-const classesOf = ({ attributes }: MarkupElement): string => {
-  const own = attributes.find(isClass)
-  return own?.kind === 'text' ? own.text : own?.kind === 'classes' ? own.base : ''
-}
-
-const says = (element: MarkupElement, slots: string): boolean =>
-  new RegExp(`(^| )(?:${slots})(@\\d+)?=`).test(classesOf(element))
+const says = ({ attributes }: MarkupElement, ...slots: readonly string[]): boolean =>
+  tokensIn(attributes.find(isClass)).some((token) => slots.includes(slotOf(token)))
 
 /**
  * Components whose uses say how large they are: some use says a size of its own, or stands in lines, which have no end
@@ -21,7 +16,7 @@ export const findSizedByUse = (
   const found = new Set<string>()
   const look = (node: MarkupNode, isInLines: boolean): void => {
     const isElement = node.kind === 'element'
-    if (isElement && (isInLines || says(node, 'width|height'))) found.add(node.tag)
+    if (isElement && (isInLines || says(node, 'width', 'height'))) found.add(node.tag)
     const holds = isElement && !says(node, 'contents') ? says(node, 'wrap') : isInLines
     for (const one of insideOf(node)) look(one, holds)
   }

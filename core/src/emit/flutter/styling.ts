@@ -98,15 +98,16 @@ const endsWith = ({ style: { place, width } }: UiNode, { hasEnd }: Surroundings)
 }
 
 /**
- * How far something in a row or a column begins before its place, in px: nothing takes less than no room there, so that
+ * How far things in a row or a column begin before their places, in px: nothing takes less than no room there, so that
  * what is pulled back by more than its own size leaves the rest to the next.
  */
-const pulledBack = (holder: UiNode, node: UiNode, child: UiNode, width: number): number => {
+const pulledBack = (holder: UiNode, node: UiNode, width: number): ReadonlyMap<UiNode, number> => {
+  const pulled = new Map<UiNode, number>()
   const { kind } = holder.style.arrange
-  if (kind !== 'row' && kind !== 'column') return 0
+  if (kind !== 'row' && kind !== 'column') return pulled
   let rest = 0
   for (const one of childrenInLayout(node)) {
-    if (one === child) return rest
+    pulled.set(one, rest)
     const [look] = atWidth(one, width)
     const margins = look && marginsOf(look.style)
     if (!margins) continue
@@ -117,32 +118,45 @@ const pulledBack = (holder: UiNode, node: UiNode, child: UiNode, width: number):
         : margins.top + height.px + margins.bottom
     rest = Math.max(0, rest - extent)
   }
-  return 0
+  return pulled
+}
+
+/** A function that remembers what it gave for each width. */
+const rememberedAt = <T>(find: (px: number) => T): ((px: number) => T) => {
+  const known = new Map<number, T>()
+  return (px) => {
+    if (!known.has(px)) known.set(px, find(px))
+    return known.get(px)!
+  }
 }
 
 /** What is known around every node of a project, from the outside in: at each width for itself. */
 const findSurroundings = (roots: readonly UiNode[]): ReadonlyMap<UiNode, Surroundings> => {
   const found = new Map<UiNode, Surroundings>()
   const look = (node: UiNode, around: Around): void => {
-    const known = new Map<number, Surroundings>()
-    const ownAt: Around = (px) => {
-      const own = known.get(px) ?? surround(atWidth(node, px)[0] ?? node, around(px))
-      known.set(px, own)
-      return own
-    }
+    const lookAt = (px: number): UiNode => atWidth(node, px)[0] ?? node
+    const ownAt = rememberedAt((px) => surround(lookAt(px), around(px)))
     found.set(node, ownAt(Infinity))
     for (const { fromPx, node: own } of node.steps ?? []) if (own) found.set(own, ownAt(fromPx))
+    const insideAt = rememberedAt((px) => {
+      const [own, holder] = [ownAt(px), lookAt(px)]
+      return {
+        own,
+        holder,
+        pulled: pulledBack(holder, node, px),
+        isBesidePushed: isPushing(node, px),
+        isInFit: holder.style.arrange.kind === 'column' && isFreeWide(holder.style, own),
+      }
+    })
     for (const child of childrenInLayout(node)) {
       look(child, (px) => {
-        const own = ownAt(px)
-        const holder = atWidth(node, px)[0] ?? node
+        const { own, holder, pulled, ...inside } = insideAt(px)
         const { height } = (atWidth(child, px)[0] ?? child).style
         return {
           ...own,
+          ...inside,
           isBounded: isEnded(holder, node, px, own, height.sizing),
-          isBesidePushed: isPushing(node, px),
-          pulledPx: pulledBack(holder, node, child, px),
-          isInFit: holder.style.arrange.kind === 'column' && isFreeWide(holder.style, own),
+          pulledPx: pulled.get(child) ?? 0,
         }
       })
     }

@@ -373,7 +373,8 @@ const wholeOf = (element: MarkupElement, context: WidgetContext): Dart => {
   if (part) return useOf(element, part, context)
   if (element.foreign) return foreignOf(element, element.foreign, context)
   const said = saidOf(element, context)
-  const shell = holdsLayers(element.children, context) ? withoutRoom(said) : said
+  const isLayered = holdsLayers(element.children, context)
+  const shell = isLayered ? withoutRoom(said) : said
   const hidden = attributeOf(element, 'hidden')
   const isShown = hidden?.kind === 'code' ? readCode(hidden.code, context) : undefined
   /** What is shown and hidden in turns takes no room while it is hidden. */
@@ -409,7 +410,7 @@ const wholeOf = (element: MarkupElement, context: WidgetContext): Dart => {
   const form = attributeOf(element, 'on:submit')
   const answers = form?.kind === 'code' ? dartName(form.code.replace(/\.submit$/, '')) : undefined
   const within = answers === undefined ? context : { ...context, form: answers }
-  const inside = held(arrangedItems(element.children, said, within), shell, context)
+  const inside = held(arrangedItems(element.children, said, within, isLayered), shell, context)
   if (answers !== undefined) {
     context.helpers.add('answers')
     return finish(inside, (own) => call('AnswerForm', { answers, child: own }))
@@ -451,8 +452,8 @@ const arrangedItems = (
   nodes: readonly MarkupNode[],
   said: Said,
   context: WidgetContext,
+  isLayered = holdsLayers(nodes, context),
 ): Dart | undefined => {
-  const isLayered = holdsLayers(nodes, context)
   const arrange = (own: Said, inside: WidgetContext): Dart | undefined => {
     const { flow, under, above } = itemsOf(nodes, inside)
     return arranged(flow, { under, above, isLayered }, own, inside)
@@ -482,13 +483,26 @@ export type Items = {
 /** The name a given thing gets where it is looked at: `sighting.note` → `note`. */
 const shortName = (code: string): string => code.slice(code.lastIndexOf('.') + 1)
 
+const onlyIf = (condition: string | undefined, item: Dart): Dart =>
+  condition ? { kind: 'when', head: `if (${condition})`, item } : item
+
+/** Something at the widths at which it is shown. */
+const whereShown = (
+  shown: SlotValue | undefined,
+  context: WidgetContext,
+  make: (inside: WidgetContext) => Dart,
+): Dart => {
+  const condition = shown && conditionOf(shown, context, (code) => code !== 'false')
+  return onlyIf(condition, make(condition ? { ...context, ...knownFrom(condition) } : context))
+}
+
+const isNeverShown = (said: Said | undefined): boolean => isOnly(said?.get('shown'), 'false')
+
 const itemOf = (node: MarkupNode, context: WidgetContext): Dart => {
   switch (node.kind) {
     case 'element': {
       const shown = placingOf(node, context).get('shown')
-      const condition = shown && conditionOf(shown, context, (code) => code !== 'false')
-      const item = wholeOf(node, condition ? { ...context, ...knownFrom(condition) } : context)
-      return condition ? { kind: 'when', head: `if (${condition})`, item } : item
+      return whereShown(shown, context, (inside) => wholeOf(node, inside))
     }
     case 'loop': {
       const { list: name, item, template } = node
@@ -502,13 +516,7 @@ const itemOf = (node: MarkupNode, context: WidgetContext): Dart => {
       const { condition, content } = node
       const prop = context.props.get(condition)
       const isFlag = prop ? prop.kind === 'flag' : context.flags.has(condition)
-      if (isFlag) {
-        return {
-          kind: 'when',
-          head: `if (${readCode(condition, context)})`,
-          item: itemOf(content, context),
-        }
-      }
+      if (isFlag) return onlyIf(readCode(condition, context), itemOf(content, context))
       const name = shortName(condition)
       const inside = { ...context, renamed: new Map([...context.renamed, [condition, name]]) }
       return {
@@ -527,15 +535,12 @@ const itemOf = (node: MarkupNode, context: WidgetContext): Dart => {
 }
 
 /** Takes the free room before something, at the widths at which it is shown and pushed to the end. */
-const spacer = (pushed: SlotValue, shown: SlotValue | undefined, context: WidgetContext): Dart => {
-  const seen = shown && conditionOf(shown, context, (code) => code !== 'false')
-  const inside = seen ? { ...context, ...knownFrom(seen) } : context
-  const within = saidWithin(new Map([['pushed', pushed]]), inside).get('pushed') ?? pushed
-  const condition = conditionOf(within, inside, (code) => code === 'true')
-  const own = call('Spacer')
-  const item: Dart = condition ? { kind: 'when', head: `if (${condition})`, item: own } : own
-  return seen ? { kind: 'when', head: `if (${seen})`, item } : item
-}
+const spacer = (said: Said, context: WidgetContext): Dart =>
+  whereShown(said.get('shown'), context, (inside) => {
+    const pushed = saidWithin(said, inside).get('pushed')
+    const condition = pushed && conditionOf(pushed, inside, (code) => code === 'true')
+    return onlyIf(condition, call('Spacer'))
+  })
 
 /** Where something stands that is there at times, or once for each thing in a list. */
 const placingOfNode = (node: MarkupNode, context: WidgetContext): Said | undefined => {
@@ -559,8 +564,7 @@ export const itemsOf = (nodes: readonly MarkupNode[], context: WidgetContext): I
   for (const node of nodes) {
     if (node.kind === 'element' && context.skipped.has(node.tag)) continue
     const said = placingOfNode(node, context)
-    const shown = said?.get('shown')
-    if (shown && isOnly(shown, 'false')) continue
+    if (isNeverShown(said)) continue
     if (node.kind === 'element' && said?.has('contents') && !context.parts.has(node.tag)) {
       const own = itemsOf(node.children, context)
       items.flow.push(...own.flow)
@@ -568,9 +572,8 @@ export const itemsOf = (nodes: readonly MarkupNode[], context: WidgetContext): I
       items.above.push(...own.above)
       continue
     }
-    const pushed = said?.get('pushed')
     const isInFlex = context.holder === undefined || context.holder === 'flex'
-    if (pushed && isInFlex) items.flow.push(spacer(pushed, shown, context))
+    if (said?.has('pushed') && isInFlex) items.flow.push(spacer(said, context))
     for (const { place, item } of layersOf(node, said, context)) items[place].push(item)
   }
   return items
@@ -584,8 +587,7 @@ const layersOf = (
 ): readonly { readonly place: keyof Items; readonly item: Dart }[] => {
   if (!said?.has('absolute')) return [{ place: 'flow', item: itemOf(node, context) }]
   const stretches = stretchesOf(said, ['absolute', 'under', 'shown'], context, (own) => {
-    const shown = own.get('shown')
-    if (shown && isOnly(shown, 'false')) return undefined
+    if (isNeverShown(own)) return undefined
     return !own.has('absolute') ? 'flow' : own.has('under') ? 'under' : 'above'
   })
   const places = new Set(stretches.map(({ is }) => is))
@@ -595,8 +597,7 @@ const layersOf = (
   return stretches.flatMap(({ is: place, windows }) => {
     if (!place) return []
     const item = itemOf(node, { ...context, ...windows })
-    const condition = windowsCondition(windows, context)
-    return [{ place, item: { kind: 'when', head: `if (${condition})`, item } }]
+    return [{ place, item: onlyIf(windowsCondition(windows, context), item) }]
   })
 }
 

@@ -84,7 +84,7 @@ const group = (tokens: readonly string[]): ReadonlyMap<string, readonly At[]> =>
 
 const valueOf = (steps: readonly At[] | undefined): SlotValue | undefined => {
   if (!steps || steps.length === 0) return undefined
-  // What is said last of a width is so.
+  // A later class for the same width wins.
   const last = new Map(steps.map((step) => [step.fromPx, step]))
   const sorted = [...last.values()].sort((a, b) => a.fromPx - b.fromPx)
   const [first, ...others] = sorted
@@ -95,8 +95,13 @@ const valueOf = (steps: readonly At[] | undefined): SlotValue | undefined => {
   return { kind: 'stepped', steps: all }
 }
 
-/** Classes one by one. */
-export const splitTokens = (text: string): readonly string[] => text.split(' ').filter(Boolean)
+const split = (text: string): readonly string[] => text.split(' ').filter(Boolean)
+
+/** What the classes of an element say whatever the component is given, one by one. */
+export const tokensIn = (attribute: Attribute | undefined): readonly string[] => {
+  if (attribute?.kind === 'text') return split(attribute.text).filter(isToken)
+  return attribute?.kind === 'classes' ? split(attribute.base).filter(isToken) : []
+}
 
 /** The tokens of each choice at a place, by the prop that chooses. */
 const choicesAt = (
@@ -106,7 +111,7 @@ const choicesAt = (
   const look = looks.find(({ name }) => name === record)
   if (!look) return []
   const at = place === undefined ? 0 : look.places.indexOf(place)
-  return Object.entries(look.classes).map(([option, own]) => [option, splitTokens(own[at] ?? '')])
+  return Object.entries(look.classes).map(([option, own]) => [option, split(own[at] ?? '')])
 }
 
 /** Everything that the classes of an element say, by slot. */
@@ -116,7 +121,7 @@ export const readTokens = (
 ): ReadonlyMap<string, SlotValue> => {
   const values = new Map<string, SlotValue>()
   if (!attribute || (attribute.kind !== 'text' && attribute.kind !== 'classes')) return values
-  const base = splitTokens(attribute.kind === 'text' ? attribute.text : attribute.base)
+  const base = tokensIn(attribute)
   const set = (slot: string, value: SlotValue | undefined): void => {
     if (value) values.set(slot, value)
   }

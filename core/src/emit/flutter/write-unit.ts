@@ -16,23 +16,21 @@ import { printList } from './print-list.js'
 import type { Handlers, WidgetContext } from './context.js'
 import { toWidget } from './to-widgets.js'
 
-export type FlutterOptions = UnitOptions & {
-  readonly parts: Parts
-  /** The files of icons, by their tags. */
-  readonly icons: ReadonlyMap<string, string>
-  /** Sections and parts of several screens, by the names of their components. */
-  readonly roots: ReadonlyMap<string, MarkupElement>
-  readonly sizedByUse: ReadonlySet<string>
-  /** Hears of the shared files that are needed. */
-  readonly shared: Set<string>
-}
+export type FlutterOptions = UnitOptions &
+  Pick<WidgetContext, 'units' | 'menuUnits' | 'sizedByUse'> & {
+    readonly parts: Parts
+    /** The files of icons, by their tags. */
+    readonly icons: ReadonlyMap<string, string>
+    /** Hears of the shared files that are needed. */
+    readonly shared: Set<string>
+  }
 
 /** Widths that are looked at, and types that are named, while one file is written. */
 const createContext = (
   options: FlutterOptions,
   more: Partial<WidgetContext> & { readonly tag?: string },
 ): WidgetContext & { readonly types: Set<string> } => {
-  const { parts, plan, shared, icons, roots, sizedByUse } = options
+  const { parts, plan, shared, icons, units, menuUnits, sizedByUse } = options
   const types = new Set<string>()
   const choiceType = (prop: string): string => {
     const [tag, name] = prop.includes('.') ? prop.split('.') : [more.tag ?? '', prop]
@@ -53,9 +51,9 @@ const createContext = (
     panels: new Map([...plan.panels].map(([id, { name }]) => [id, className(name)])),
     anchors: new Set(),
     menus: new Map(),
-    menuUnits: menuUnitsIn(roots),
+    menuUnits,
     opened: new Set(),
-    units: roots,
+    units,
     sizedByUse,
     labels: new Map(),
     helpers: shared,
@@ -67,16 +65,6 @@ const createContext = (
     ...more,
   }
 }
-
-/** Menus that are whole components, by their ids. */
-const menuUnitsIn = (roots: ReadonlyMap<string, MarkupElement>): ReadonlyMap<string, string> =>
-  new Map(
-    [...roots].flatMap(([name, root]): [string, string][] =>
-      [...findTargets(root).menus].flatMap(([id, menu]): [string, string][] =>
-        menu === root ? [[id, name]] : [],
-      ),
-    ),
-  )
 
 /** What handlers do, as functions. */
 const handlersOf = (statements: readonly Statement[]): Handlers => {

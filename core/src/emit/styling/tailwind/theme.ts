@@ -1,6 +1,6 @@
 import type { Effect } from '../../../design/paint.js'
 import type { TextStyle } from '../../../design/text.js'
-import { tokenFor, type ThemeToken, type UiTheme } from '../../../ui/theme.js'
+import type { ThemeToken, UiTheme } from '../../../ui/theme.js'
 import { fallbackOf, isGenericFamily } from '../../../fonts/needs.js'
 import { fallbackName } from '../../shared/fallback-faces.js'
 import { quoteCss } from '../../shared/quote-css.js'
@@ -77,6 +77,8 @@ const print = (values: ReadonlyMap<string, string>): string[] =>
 /** The part of the theme a project uses: tokens and font families. Lives for one emission. */
 export class TailwindTheme {
   private readonly slugs: ReadonlyMap<string, string>
+  /** Tokens that the design does not name: whatever has their value refers to them. */
+  private readonly found: readonly ThemeToken[]
   private readonly families = new Map<string, string>()
   private readonly used = new Map<string, string>()
   /** What is different in the other modes, by mode. */
@@ -89,6 +91,7 @@ export class TailwindTheme {
     private readonly delivered: ReadonlySet<string>,
   ) {
     this.slugs = nameTokens(tokens.values())
+    this.found = [...tokens.values()].filter(({ isFound }) => isFound)
   }
 
   /** The class suffix for a token that is of this type and has this value; it then becomes part of the theme. */
@@ -97,7 +100,10 @@ export class TailwindTheme {
     type: TokenType,
     isValue: (value: unknown) => boolean,
   ): string | undefined {
-    const token = tokenFor(this.tokens, name, type, isValue)
+    const isMeant = (one: ThemeToken | undefined): boolean =>
+      one?.type === type && isValue(one.value)
+    const named = name === undefined ? undefined : this.tokens.get(name)
+    const token = isMeant(named) ? named : this.found.find(isMeant)
     if (!token) return undefined
     const slug = this.slugs.get(token.name)!
     const variable = `--${NAMESPACE[type]}-${slug}`
@@ -120,8 +126,8 @@ export class TailwindTheme {
 
   /** The colour that a class names, where the design has no name for it. */
   foundColor(slug: string): string | undefined {
-    const token = [...this.tokens.values()].find(
-      ({ name, type, isFound }) => isFound && type === 'color' && this.slugs.get(name) === slug,
+    const token = this.found.find(
+      ({ name, type }) => type === 'color' && this.slugs.get(name) === slug,
     )
     return token?.value as string | undefined
   }
