@@ -94,20 +94,21 @@ const sideOf = (value: Value | undefined): Side | undefined =>
       }
     : undefined
 
+const SIDES = ['top', 'right', 'bottom', 'left'] as const
+
+/** A side of a border, of which all may be alike. */
+const sideAt = (border: Made, name: (typeof SIDES)[number]): Side | undefined =>
+  sideOf(border.name === 'Border.all' ? border : border.named[name])
+
 /** The room a container keeps for the border of its decoration: none for what is drawn outside. */
 export const borderInsets = (decoration: Value | undefined): Insets => {
   const border = isMade(decoration) ? decoration.named['border'] : undefined
   if (!isMade(border)) return NO_INSETS
-  const room = (value: Value | undefined): number => {
-    const side = sideOf(value)
+  const room = (name: (typeof SIDES)[number]): number => {
+    const side = sideAt(border, name)
     return !side || side.isOutside ? 0 : side.width
   }
-  if (border.name === 'Border.all') {
-    const all = room(border)
-    return { left: all, top: all, right: all, bottom: all }
-  }
-  const { left, top, right, bottom } = border.named
-  return { left: room(left), top: room(top), right: room(right), bottom: room(bottom) }
+  return { left: room('left'), top: room('top'), right: room('right'), bottom: room('bottom') }
 }
 
 export const addInsets = (a: Insets, b: Insets): Insets => ({
@@ -127,8 +128,8 @@ const borderCss = (value: Value | undefined): Record<string, string> => {
   }
   if (value.name !== 'Border') throw new NotKnown(`${value.name} is not known.`)
   return Object.fromEntries(
-    ['top', 'right', 'bottom', 'left'].flatMap((name) => {
-      const side = sideOf(value.named[name])
+    SIDES.flatMap((name) => {
+      const side = sideAt(value, name)
       return side ? [[`border-${name}`, `${px(side.width)} solid ${side.color}`] as const] : []
     }),
   )

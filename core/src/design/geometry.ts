@@ -145,11 +145,13 @@ export const intersect = (a: Box, b: Box): Box => {
   return { x, y, width: Math.max(0, right - x), height: Math.max(0, bottom - y) }
 }
 
+/** Whether all corners have one radius. */
+export const hasOneRadius = ({ topLeft, topRight, bottomRight, bottomLeft }: Corners): boolean =>
+  topLeft === topRight && topRight === bottomRight && bottomRight === bottomLeft
+
 /** One radius where all corners have the same. */
-export const simplifyCorners = (corners: Corners): number | Corners => {
-  const { topLeft } = corners
-  return Object.values(corners).every((radius) => radius === topLeft) ? topLeft : corners
-}
+export const simplifyCorners = (corners: Corners): number | Corners =>
+  hasOneRadius(corners) ? corners.topLeft : corners
 
 /** Changes each corner of a box. */
 export const mapCorners = (

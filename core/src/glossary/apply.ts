@@ -14,6 +14,7 @@ import type { Note } from '../notes/note.js'
 import type { UiProject } from '../ui/index.js'
 import type { UiTheme } from '../ui/theme.js'
 import {
+  looksOf,
   mapChildren,
   rootsOf,
   type UiAct,
@@ -203,7 +204,7 @@ const collect = (pages: readonly UiPage[]) => {
     if (node.type === 'image') assets.add(node.asset)
     for (const { value } of node.use?.given ?? [])
       if (value.kind === 'picture') assets.add(value.asset)
-    for (const one of [node, ...(node.steps ?? []).flatMap((step) => step.node ?? [])]) {
+    for (const one of looksOf(node)) {
       for (const fill of one.style.fills) if (fill.kind === 'picture') assets.add(fill.asset)
       if (one.type === 'image') assets.add(one.asset)
     }

@@ -98,15 +98,23 @@ const KINDS: Readonly<
   },
 }
 
-/** What the values of a type are called, in the order in which they are listed: `[['color.blue-400', '#467fcf']]` */
-export const nameTokens = (
+/**
+ * Values of a type with what they are called, in the order in which they are listed: `#467fcf` is `color.blue-400`. The
+ * names are added to those that are taken.
+ */
+export const nameRepeated = <T extends { readonly value: unknown }>(
   type: keyof typeof KINDS,
-  values: readonly unknown[],
-): readonly (readonly [name: string, value: unknown])[] => {
-  const { order, name } = KINDS[type]
-  return [...values]
-    .sort((a, b) => order(a) - order(b))
-    .map((value, i) => [name(value, i), value] as const)
+  repeated: readonly T[],
+  taken: Set<string>,
+): readonly (T & { readonly name: string })[] => {
+  const { order, name: wanted } = KINDS[type]
+  return [...repeated]
+    .sort((a, b) => order(a.value) - order(b.value))
+    .map((one, i) => {
+      const name = freeKey(wanted(one.value, i), taken)
+      taken.add(name)
+      return { ...one, name }
+    })
 }
 
 /**
@@ -116,21 +124,15 @@ export const nameTokens = (
 export const proposeTokens = (design: Design): TokenProposal[] => {
   const found = collect(drawingsOf(design))
   const names = new Set(design.tokens.map((token) => token.name))
-  const unique = (wanted: string): string => {
-    const name = freeKey(wanted, names)
-    names.add(name)
-    return name
-  }
   const mode = design.modes[0]!
   return (Object.keys(KINDS) as (keyof typeof KINDS)[]).flatMap((type) => {
     const values = type === 'color' ? joinColors(found.get(type) ?? []) : (found.get(type) ?? [])
-    const { order, name } = KINDS[type]
-    return values
+    const repeated = values
       .filter(({ uses }) => uses.length >= FEWEST_USES[type])
-      .sort((a, b) => order(a.value) - order(b.value) || b.uses.length - a.uses.length)
-      .map(({ value, uses }, i): TokenProposal => {
-        const token = { name: unique(name(value, i)), type, values: { [mode]: value } } as Token
-        return { token, uses }
-      })
+      .sort((a, b) => b.uses.length - a.uses.length)
+    return nameRepeated(type, repeated, names).map(({ name, value, uses }): TokenProposal => {
+      const token = { name, type, values: { [mode]: value } } as Token
+      return { token, uses }
+    })
   })
 }

@@ -1,15 +1,13 @@
-import { freeKey } from '../design/free-key.js'
+import { hasOneRadius } from '../design/geometry.js'
 import type { TokenType } from '../design/token.js'
-import { FEWEST_USES, nameTokens } from '../tokens/propose.js'
-import { rootsOf, type UiNode, type UiStyle } from './nodes.js'
+import { FEWEST_USES, nameRepeated } from '../tokens/propose.js'
+import { looksOf, rootsOf, type UiNode, type UiStyle } from './nodes.js'
 import type { UiProject } from './index.js'
 import type { ThemeToken } from './theme.js'
 
 /** What a theme has names for whether or not the design has. */
 type Named = Extract<TokenType, 'color' | 'radius' | 'shadow'>
 type Value = { readonly type: Named; readonly value: unknown }
-
-const isUniform = ({ corners }: UiStyle): boolean => new Set(Object.values(corners)).size === 1
 
 const valuesOf = (style: UiStyle): readonly Value[] => {
   const { fills, border, corners, effects } = style
@@ -19,7 +17,7 @@ const valuesOf = (style: UiStyle): readonly Value[] => {
       fill.kind === 'solid' && fill.opacity === 1 ? [{ type: 'color', value: fill.color }] : [],
     ),
     ...(border ? [{ type: 'color', value: border.color } as const] : []),
-    ...(isUniform(style) && corners.topLeft > 0
+    ...(hasOneRadius(corners) && corners.topLeft > 0
       ? [{ type: 'radius', value: corners.topLeft } as const]
       : []),
     ...(shadows.length > 0 ? [{ type: 'shadow', value: shadows } as const] : []),
@@ -39,11 +37,7 @@ const inksOf = (node: UiNode): string[] => {
 
 /** The values of a node, once each: what it has at several widths or in several states it has in one place. */
 const valuesIn = (node: UiNode): ReadonlyMap<string, Value> => {
-  const looks = [
-    node,
-    ...(node.steps ?? []).flatMap((step) => step.node ?? []),
-    ...(node.states ?? []).map((state) => state.node),
-  ]
+  const looks = [...looksOf(node), ...(node.states ?? []).map((state) => state.node)]
   const inks = looks.flatMap(inksOf)
   const runs = node.type === 'text' ? node.runs : []
   for (const run of runs) {
@@ -79,13 +73,9 @@ export const nameValues = (project: UiProject): UiProject => {
   const names = new Set(project.theme.keys())
   const found = (['color', 'radius', 'shadow'] as const).flatMap((type) => {
     const values = [...uses].flatMap(([key, { one, count }]) =>
-      one.type === type && count >= FEWEST_USES[type] && !known.has(key) ? [one.value] : [],
+      one.type === type && count >= FEWEST_USES[type] && !known.has(key) ? [one] : [],
     )
-    return nameTokens(type, values).map(([wanted, value]): ThemeToken => {
-      const name = freeKey(wanted, names)
-      names.add(name)
-      return { name, type, value, isFound: true }
-    })
+    return nameRepeated(type, values, names).map((one): ThemeToken => ({ ...one, isFound: true }))
   })
   return { ...project, theme: new Map([...tokens, ...found].map((token) => [token.name, token])) }
 }

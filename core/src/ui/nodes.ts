@@ -421,6 +421,12 @@ export const mapChildren = (node: UiNode, change: (child: UiNode) => UiNode): Ui
   return isSame ? node : ({ ...node, children } as UiNode)
 }
 
+/** A node as it is where it is shown widest, and at each of its steps. */
+export const looksOf = (node: UiNode): readonly UiNode[] => [
+  node,
+  ...(node.steps ?? []).flatMap((step) => step.node ?? []),
+]
+
 /** All that is in a node, in reading order. */
 export const insideOf = (node: UiNode): readonly UiNode[] =>
   'children' in node ? node.children.flatMap((child) => [child, ...insideOf(child)]) : []

@@ -4,7 +4,7 @@ import { readProgram } from '../program.js'
 import type { Syntax } from '../syntax.js'
 import { callsIn } from './calls.js'
 import { faultsOfCall } from './call-rules.js'
-import { faultsOfText, fractionsGiven, intListsIn } from './text-rules.js'
+import { faultsOfText, intListsIn } from './text-rules.js'
 
 /** A file of Dart, parsed. */
 export type DartFile = { readonly path: string; readonly syntax: Syntax }
@@ -34,8 +34,7 @@ export const checkDart = (files: readonly DartFile[]): readonly DartFault[] => {
   const faults = own.flatMap(({ path, syntax }): DartFault[] =>
     [
       ...callsIn(syntax).flatMap((call) => faultsOfCall(call, program)),
-      ...faultsOfText(syntax),
-      ...fractionsGiven(syntax, intLists),
+      ...faultsOfText(syntax, intLists),
       ...[...readProgram([syntax]).classes.keys()]
         .filter((name) => FLUTTER_NAMES.has(name))
         .map((name) => `${name} is a name of Flutter`),

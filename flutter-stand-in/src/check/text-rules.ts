@@ -19,18 +19,14 @@ export const intListsIn = (root: Syntax): readonly string[] =>
   [...textOf(root).matchAll(/final\s*List<int>\??\s*(\w+)/g)].map(([, name]) => name!)
 
 /** `tracks: [1.5]`, where whole numbers are wanted. */
-export const fractionsGiven = (root: Syntax, wanted: ReadonlySet<string>): readonly string[] => {
-  const found: string[] = []
-  const look = (node: Syntax): void => {
+const fractionsGiven =
+  (wanted: ReadonlySet<string>): Rule =>
+  (node) => {
     const [label] = node.kind === 'named_argument' ? childrenOf(node) : []
     const name = label && textOf(label).replace(':', '')
-    if (name !== undefined && wanted.has(name) && /\d\.\d/.test(textOf(node)))
-      found.push(`${name}: a list of int holds a fraction`)
-    childrenOf(node).forEach(look)
+    const isFaulty = name !== undefined && wanted.has(name) && /\d\.\d/.test(textOf(node))
+    return isFaulty ? `${name}: a list of int holds a fraction` : undefined
   }
-  look(root)
-  return found
-}
 
 /** `onTap: () {}`: it looks as if it could be pressed. */
 const emptyHandler: Rule = (node) => {
@@ -75,13 +71,14 @@ const RULES: readonly Rule[] = [fractionsOfInts, emptyHandler, equalBranches]
 const isBuild = (signature: Syntax | undefined): boolean =>
   signature !== undefined && /build\(/.test(textOf(signature))
 
-/** What is wrong with some code beside its calls. */
-export const faultsOfText = (root: Syntax): readonly string[] => {
+/** What is wrong with some code beside its calls; `intLists`: the names of fields that hold lists of whole numbers. */
+export const faultsOfText = (root: Syntax, intLists: ReadonlySet<string>): readonly string[] => {
+  const rules = [...RULES, fractionsGiven(intLists)]
   const faults: string[] = []
   const visit = (node: Syntax): void => {
     const children = childrenOf(node)
     children.forEach((child, i) => {
-      for (const rule of RULES) {
+      for (const rule of rules) {
         const fault = rule(child, children, i)
         if (fault !== undefined) faults.push(fault)
       }

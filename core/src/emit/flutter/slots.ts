@@ -1,4 +1,4 @@
-import { resolveSides, type Sides } from '../../design/geometry.js'
+import { hasOneRadius, resolveSides, type Sides } from '../../design/geometry.js'
 import type { TextStyle } from '../../design/text.js'
 import {
   childrenInLayout,
@@ -261,8 +261,7 @@ const paintSlots = (
   const top = fills.at(-1)
   const solid = fills.find((fill) => fill.kind === 'solid')
   const stroke = style.border
-  const isUniform = new Set(Object.values(corners)).size === 1
-  const radiusToken = isUniform
+  const radiusToken = hasOneRadius(corners)
     ? theme.find(tokens['radius'], 'radius', (value) => value === corners.topLeft)
     : undefined
   const blur = effects.find((effect) => effect.kind === 'blur')

@@ -1,3 +1,4 @@
+import { hasOneRadius } from '../../../design/geometry.js'
 import type { Focus } from '../../../design/paint.js'
 import type { UiFill, UiStyle } from '../../../ui/nodes.js'
 import { arrangeSlots } from './arrange.js'
@@ -155,18 +156,18 @@ const CORNERS = [
 
 const cornerSlots = (theme: TailwindTheme, style: UiStyle): Slot[] => {
   const { corners, width, height } = style
-  const { topLeft, topRight, bottomRight, bottomLeft } = corners
+  const { topLeft } = corners
   // Only a box of known size can be called fully round; one that grows keeps its radius.
   const smallest = Math.min(width.px || Infinity, height.px || Infinity)
-  const isUniform = topLeft === topRight && topRight === bottomRight && bottomRight === bottomLeft
+  const isOne = hasOneRadius(corners)
   const token = style.tokens['radius']
   const onScale = !radiusValue(topLeft, smallest).startsWith('[')
   const slug =
-    isUniform && topLeft > 0 && (token !== undefined || !onScale)
+    isOne && topLeft > 0 && (token !== undefined || !onScale)
       ? theme.find(token, 'radius', (value) => value === topLeft)
       : undefined
   return CORNERS.map(([slot, corner]) =>
-    valueSlot(slot, slug ?? radiusValue(corners[corner], isUniform ? smallest : Infinity)),
+    valueSlot(slot, slug ?? radiusValue(corners[corner], isOne ? smallest : Infinity)),
   )
 }
 

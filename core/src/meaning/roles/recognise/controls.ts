@@ -34,20 +34,21 @@ const isDrawn = (view: View): boolean =>
   isPainted(view) &&
   ['rectangle', 'frame', 'ellipse', 'group', 'path'].includes(view.node.layer.type)
 
-/** The nearest text that begins right of a small box, in its line. */
-const textBeside = (view: View): View | undefined => {
+/** The first text right of a box in its line, in the boxes so many levels around it, and no further away in px. */
+const firstRightOf = (view: View, levels: number, mostPx: number): View | undefined => {
+  const end = view.x + view.width
   let scope: View | undefined = view.parent
-  for (let i = 0; scope && i < 2; i++, scope = scope.parent) {
-    const beside = scope.texts.filter(
-      (text) =>
-        text.x >= view.x + view.width - 1 &&
-        text.x - (view.x + view.width) <= 20 &&
-        isInLine(text, view),
-    )
-    if (beside.length > 0) return beside.sort((a, b) => a.x - b.x)[0]
+  for (let i = 0; scope && i < levels; i++, scope = scope.parent) {
+    const [first] = scope.texts
+      .filter((text) => text.x >= end - 1 && text.x - end <= mostPx && isInLine(text, view))
+      .sort((a, b) => a.x - b.x)
+    if (first) return first
   }
   return undefined
 }
+
+/** The nearest text that begins right of a small box, in its line. */
+const textBeside = (view: View): View | undefined => firstRightOf(view, 2, 20)
 
 /** No other box of its size stands beside it: choices come in twos at least. */
 const isSingle = (box: View): boolean =>
@@ -78,14 +79,8 @@ const isTickShaped = (view: View, most: number): boolean =>
 
 /** The first words in the line of a small box, right of it. */
 const wordsOfRow = (view: View): string | undefined => {
-  let scope: View | undefined = view.parent
-  for (let i = 0; scope && i < 4; i++, scope = scope.parent) {
-    const [first] = scope.texts
-      .filter((text) => text.x >= view.x + view.width - 1 && isInLine(text, view))
-      .sort((a, b) => a.x - b.x)
-    if (first) return saidBy(first)
-  }
-  return undefined
+  const first = firstRightOf(view, 4, Infinity)
+  return first && saidBy(first)
 }
 
 /** Rows that are chosen by a box at their beginning: no fewer than these. */

@@ -75,24 +75,24 @@ const drawnWay = (view: View): Way | undefined => {
   return isWay ? { steps, signs: [] } : undefined
 }
 
+/** Says what the steps of a way and the signs between them are; gives what the whole is. */
+const setWay = (page: RolePage, { steps, signs }: Way, confidence: number, kind: string) => {
+  // The last is the page itself; what stands between them is only to be seen.
+  for (const step of steps.slice(0, -1)) {
+    setLink(page, step, confidence, 'it is part of the way to this page')
+  }
+  for (const sign of signs) {
+    page.set(sign, { role: 'separator', confidence, evidence: ['it stands between links'] })
+  }
+  const evidence = [`short words stand in a row with ${kind} between them`]
+  return { role: 'navigation', confidence, evidence, isOrdered: true } as const
+}
+
 /** Home / Admin / Dashboard: the way to this page. */
 const readBreadcrumb = (page: RolePage, view: View): boolean => {
   if (view.node.arrangement.kind !== 'row') return false
   const drawn = drawnWay(view)
-  if (drawn) {
-    for (const step of drawn.steps.slice(0, -1)) {
-      setLink(page, step, 0.85, 'it is part of the way to this page')
-    }
-    for (const sign of drawn.signs) {
-      page.set(sign, { role: 'separator', confidence: 0.85, evidence: ['it stands between links'] })
-    }
-    return page.set(view, {
-      role: 'navigation',
-      confidence: 0.85,
-      evidence: ['short words stand in a row with small signs between them'],
-      isOrdered: true,
-    })
-  }
+  if (drawn) return page.set(view, setWay(page, drawn, 0.85, 'small signs'))
   const signs = view.children.filter((child) => SEPARATOR.test(saidBy(child)))
   if (signs.length === 0) return false
   const last = view.children.indexOf(signs.at(-1)!)
@@ -101,19 +101,7 @@ const readBreadcrumb = (page: RolePage, view: View): boolean => {
     .filter((child) => !signs.includes(child) && isLabel(child))
   const isWay = items.length === signs.length + 1
   if (!isWay && !isNamed(view.words, 'breadcrumb')) return false
-  // The last is the page itself; what stands between them is only to be seen.
-  for (const item of items.slice(0, -1)) {
-    setLink(page, item, 0.9, 'it is part of the way to this page')
-  }
-  for (const sign of signs) {
-    page.set(sign, { role: 'separator', confidence: 0.9, evidence: ['it stands between links'] })
-  }
-  const found = {
-    role: 'navigation',
-    confidence: 0.9,
-    evidence: ['short words stand in a row with signs between them'],
-    isOrdered: true,
-  } as const
+  const found = setWay(page, { steps: items, signs }, 0.9, 'signs')
   const run = view.children.slice(view.children.indexOf(items[0]!), last + 2)
   if (run.length === view.children.length || !isWay) return page.set(view, found)
   page.setRun(run, found)
