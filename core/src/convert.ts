@@ -110,7 +110,7 @@ export const prepare = (
   if (!roots.ok) return roots
   if (roots.value.length === 0) return failed([...edited.notes, notes.nothingVisible()])
   const project = buildUi(shown.design, roots.value, fonts, options)
-  const value = withParts(project, shown.design, options.grain)
+  const value = nameValues(withParts(project, shown.design, options.grain))
   return { ok: true, value, notes: [...edited.notes, ...value.notes] }
 }
 
@@ -148,7 +148,7 @@ export const convert = (
   const translated = glossary && applyGlossary(value, glossary.entries, glossary.codebase, target)
   return {
     ok: true,
-    value: TARGETS[target].emit(translated?.project ?? nameValues(value), {
+    value: TARGETS[target].emit(translated?.project ?? value, {
       ...style,
       marks,
       styling,

@@ -217,7 +217,7 @@ const collect = (pages: readonly UiPage[]) => {
   return { layers, assets }
 }
 
-/** The theme with the names of the codebase's own, where the glossary has them. */
+/** The theme with the names of the codebase's own, where the glossary has them; what the design does not name stays without. */
 const nameTokens = (
   theme: UiTheme,
   { tokens = {} }: Glossary,
@@ -227,8 +227,9 @@ const nameTokens = (
   const byName = new Map(known.map((token) => [token.name, token]))
   // Dart knows no custom properties, and style sheets no constants.
   const isOwn = (name: string): boolean => name.startsWith('--') !== (framework === 'flutter')
+  const named = [...theme].filter(([, { isFound }]) => !isFound)
   return new Map(
-    [...theme].map(([name, token]) => {
+    named.map(([name, token]) => {
       const found = Object.hasOwn(tokens, name) ? byName.get(tokens[name]!) : undefined
       return found && isOwn(found.name)
         ? [name, { ...token, code: { name: found.name, path: found.path } }]

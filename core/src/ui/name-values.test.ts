@@ -1,5 +1,8 @@
 import { design, frame, text } from '../testing/design.js'
-import { convert } from '../convert.js'
+import { convert, prepare } from '../convert.js'
+import { applyGlossary } from '../glossary/apply.js'
+import { EMPTY_GLOSSARY } from '../glossary/glossary.js'
+import { codebase } from '../testing/codebase.js'
 
 type Json = Record<string, unknown>
 
@@ -69,4 +72,12 @@ test('two colours of one name are told apart', () => {
   const code = codeOf([...twice('#112233'), ...twice('#112234')])
   expect(code).toContain('text-blue-750')
   expect(code).toContain('text-blue-750-2')
+})
+
+test('a project has the names before any target sees it, and a codebase gets none of them', () => {
+  const outcome = prepare(design([frame('home', [card('a'), card('b')])]), [])
+  if (!outcome.ok) throw new Error(JSON.stringify(outcome.notes))
+  expect([...outcome.value.theme.keys()]).toContain('color.grey-50')
+  const { project } = applyGlossary(outcome.value, EMPTY_GLOSSARY, codebase([]), 'react')
+  expect([...project.theme.keys()]).not.toContain('color.grey-50')
 })

@@ -223,8 +223,8 @@ export const TokensTab = () => {
             </Button>
           </div>
           <p className="px-3 pt-2 text-xs text-soft">
-            The code already names repeated colours, radii and shadows. Accept one to keep its name,
-            or to change it.
+            Code for the web names repeated colours, radii and shadows by itself. Accept a token to
+            keep its name, or to change it.
           </p>
           <ul aria-label="Proposed tokens" className="py-1">
             {proposals.map((proposal) => (
