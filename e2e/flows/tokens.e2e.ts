@@ -50,6 +50,17 @@ test(
   },
 )
 
+test('what repeats has a name in the code before any token is accepted', async ({ page }) => {
+  const round = (x: number): string =>
+    `<rect x="${x}" y="10" width="90" height="60" rx="5" fill="#2c664b"/>`
+  await page.goto('/')
+  await dropFiles(page, [{ name: 'cards.svg', content: SVG(round(10) + round(110)) }])
+  await takeIn(page)
+  const desk = await Desk.ready(page)
+  await desk.turnInto('HTML')
+  await expect(desk.code).toContainText('rounded-5 bg-green-550')
+})
+
 test('token files come in, one a mode, go out, and come in again', async ({ page }) => {
   await open(page)
   const tokens = page.getByRole('list', { name: 'Tokens of the design' })
