@@ -134,6 +134,57 @@ describe('rows and columns', () => {
   })
 })
 
+describe('buttons', () => {
+  const button = (style: string, label = 'Text("Save")'): string =>
+    `FilledButton(onPressed: notConnected, style: FilledButton.styleFrom(${style}), child: ${label})`
+  /** Where the words stand in a button, and how large it is. */
+  const look = (
+    widget: string,
+  ): { readonly at: readonly number[]; readonly size: readonly number[] } => {
+    const box = lay(widget)
+    const [padded] = box.children
+    const [label] = padded!.box.children
+    return {
+      at: [padded!.x + label!.x, padded!.y + label!.y],
+      size: [box.width, box.height],
+    }
+  }
+
+  test('are as large as their label and the room around it', () => {
+    const style = 'padding: EdgeInsets.symmetric(horizontal: 16, vertical: 8)'
+    expect(look(button(style))).toEqual({ at: [16, 8], size: [72, 36] })
+  })
+
+  test.each([
+    ['', [80, 20]],
+    ['alignment: Alignment.centerLeft', [0, 20]],
+    ['alignment: Alignment.bottomRight', [160, 40]],
+  ])('place their label in the room they are given: %s', (style, at) => {
+    const widget = `SizedBox(width: 200, height: 60, child: ${button(style)})`
+    expect(look(widget)).toEqual({ at, size: [200, 60] })
+  })
+
+  test('say how the letters of their label look', () => {
+    const style = 'foregroundColor: Color(0xFFFFFFFF), textStyle: TextStyle(fontSize: 20)'
+    const [padded] = lay(button(style)).children
+    const [label] = padded!.box.children
+    expect(label!.box.paint?.lines?.[0]?.pieces[0]?.style).toEqual({
+      'font-size': '20px',
+      color: 'rgb(255 255 255 / 1)',
+    })
+  })
+
+  test('that nothing can be done with are disabled, in their own colours', () => {
+    const style = 'backgroundColor: Color(0xFF00FF00), disabledBackgroundColor: Color(0xFFFF0000)'
+    const { paint } = lay(
+      `FilledButton(onPressed: null, style: FilledButton.styleFrom(${style}), child: Text("Save"))`,
+    )
+    expect(paint?.attributes).toEqual({ disabled: '' })
+    expect(paint?.css?.['background-color']).toBe('rgb(255 0 0 / 1)')
+    expect(paint?.onTap).toBeUndefined()
+  })
+})
+
 describe('texts', () => {
   test('break between words where the room ends, and not where they may not', () => {
     const words = '"low water at the slipway"'

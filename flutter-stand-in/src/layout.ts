@@ -11,6 +11,8 @@ import {
   type Paint,
   type Placed,
 } from './box.js'
+import { aligned } from './align.js'
+import { layOutButton } from './buttons.js'
 import type { Evaluator } from './evaluate.js'
 import { FLEX_WIDGETS, layOutFlex } from './flex.js'
 import { layOutShared } from './shared-widgets.js'
@@ -51,8 +53,21 @@ type Rule = (widget: Made, c: Constraints, path: string, layout: Layout) => Box
 export class Layout {
   /** How high something would be is asked, with no end to the room below. */
   isMeasuring = false
+  /** How letters look that say nothing of their own. */
+  base: LetterStyle
 
-  constructor(readonly options: LayoutOptions) {}
+  constructor(readonly options: LayoutOptions) {
+    this.base = options.base
+  }
+
+  /** Lays something out in which letters look like this unless they say otherwise. */
+  withBase<T>(base: LetterStyle, lay: () => T): T {
+    const before = this.base
+    this.base = base
+    const laid = lay()
+    this.base = before
+    return laid
+  }
 
   /** What is laid out to learn how large it would be. */
   measure<T>(lay: () => T): T {
@@ -194,27 +209,6 @@ const sized = (
     minHeight: least(height, c.maxHeight, 'height'),
     maxHeight: height ?? Infinity,
   }
-}
-
-const aligned = (
-  inside: Box,
-  c: Constraints,
-  [x, y]: readonly [number, number],
-  isWide = Number.isFinite(c.maxWidth),
-  isHigh = Number.isFinite(c.maxHeight),
-): Box => {
-  const size = constrain(
-    {
-      width: isWide ? c.maxWidth : inside.width,
-      height: isHigh ? c.maxHeight : inside.height,
-    },
-    c,
-  )
-  const place = {
-    x: ((size.width - inside.width) * (x + 1)) / 2,
-    y: ((size.height - inside.height) * (y + 1)) / 2,
-  }
-  return boxOf(size, [{ ...place, box: inside }])
 }
 
 const limits = (value: Value | undefined): Constraints => {
@@ -492,6 +486,7 @@ const RULES: Readonly<Record<string, Rule>> = {
   Dialog: pass,
   ExcludeSemantics: pass,
   Expanded: outOfFlex,
+  FilledButton: layOutButton,
   Flex: layOutFlex,
   Flexible: outOfFlex,
   FractionallySizedBox: (widget, c, path, layout) => {
@@ -504,6 +499,7 @@ const RULES: Readonly<Record<string, Rule>> = {
     const inside = layout.layChild(widget, { minWidth, maxWidth, minHeight, maxHeight }, path)
     return aligned(inside, c, alignmentOf(widget.named['alignment']))
   },
+  IconButton: layOutButton,
   'Image.asset': picture,
   ImageFiltered: withCss(({ named }) => ({ filter: blur(named['imageFilter']) })),
   InkWell: (widget, c, path, layout) => {
@@ -520,6 +516,7 @@ const RULES: Readonly<Record<string, Rule>> = {
   LayoutBuilder: built,
   Material: pass,
   Opacity: withCss(({ named }) => ({ opacity: String(numberOf(named['opacity'], 1)) })),
+  OutlinedButton: layOutButton,
   Padding: (widget, c, path, layout) =>
     padded(childOf(widget), insetsOf(widget.named['padding']), c, path, layout),
   Row: layOutFlex,
@@ -548,9 +545,10 @@ const RULES: Readonly<Record<string, Rule>> = {
   Spacer: outOfFlex,
   Stack: stack,
   'SvgPicture.asset': picture,
-  Text: (widget, c, _path, { options }) => layOutText(widget, c, options.base, options.measure),
-  'Text.rich': (widget, c, _path, { options }) =>
-    layOutText(widget, c, options.base, options.measure),
+  Text: (widget, c, _path, { base, options }) => layOutText(widget, c, base, options.measure),
+  'Text.rich': (widget, c, _path, { base, options }) =>
+    layOutText(widget, c, base, options.measure),
+  TextButton: layOutButton,
   'Transform.rotate': withCss(({ named }) => ({
     transform: `rotate(${String(numberOf(named['angle']))}rad)`,
   })),

@@ -119,9 +119,9 @@ export const addInsets = (a: Insets, b: Insets): Insets => ({
 })
 
 /** A decoration paints its border over the edge of a box, and takes no room in it. */
-const borderCss = (value: Value | undefined): Record<string, string> => {
+export const borderCss = (value: Value | undefined): Record<string, string> => {
   if (!isMade(value)) return {}
-  if (value.name === 'Border.all') {
+  if (value.name === 'Border.all' || value.name === 'BorderSide') {
     const side = sideOf(value)!
     const offset = side.isOutside ? '0px' : px(-side.width)
     return { outline: `${px(side.width)} solid ${side.color}`, 'outline-offset': offset }

@@ -75,7 +75,7 @@ const fieldPaint = (widget: Made, layout: Layout, tag: string): Paint => {
   const insets = insetsOf(decoration['contentPadding'] ?? named['padding'])
   const hint = decoration['hintText']
   const label = named['label']
-  const { css } = letterStyle(named['style'], layout.options.base)
+  const { css } = letterStyle(named['style'], layout.base)
   const hintColor = isMade(decoration['hintStyle'])
     ? colorOf(decoration['hintStyle'].named['color'])
     : undefined
@@ -103,7 +103,7 @@ const fieldPaint = (widget: Made, layout: Layout, tag: string): Paint => {
 /** As high as a line of its letters, where nothing says more; a long one takes what there is. */
 const field: Rule = (widget, c, _path, layout) => {
   const isLong = widget.named['isLong'] === true
-  const style = letterStyle(widget.named['style'], layout.options.base)
+  const style = letterStyle(widget.named['style'], layout.base)
   const decoration = isMade(widget.named['decoration']) ? widget.named['decoration'].named : {}
   const insets = insetsOf(decoration['contentPadding'])
   const line = (style.lineHeight ?? style.size * 1.2) + insets.top + insets.bottom
@@ -117,7 +117,7 @@ const choice: Rule = (widget, c, _path, layout) => {
     ? (widget.named['options'] as readonly Value[])
     : []
   const paint = fieldPaint(widget, layout, 'select')
-  const style = letterStyle(widget.named['style'], layout.options.base)
+  const style = letterStyle(widget.named['style'], layout.base)
   const height = Number.isFinite(c.maxHeight) ? c.maxHeight : (style.lineHeight ?? style.size * 1.2)
   return boxOf(
     constrain({ width: Number.isFinite(c.maxWidth) ? c.maxWidth : 200, height }, c),

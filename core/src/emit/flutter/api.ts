@@ -54,6 +54,23 @@ const FLEX = {
   children: 'widgets',
 } as const
 
+/** The buttons of Material that are labelled alike. */
+const BUTTON = widget({ onPressed: 'function', style: 'value', child: 'widget' })
+
+/** What a style of a button may say, for all kinds of buttons. */
+const BUTTON_STYLE = {
+  backgroundColor: 'value',
+  foregroundColor: 'value',
+  disabledBackgroundColor: 'value',
+  disabledForegroundColor: 'value',
+  padding: 'value',
+  side: 'value',
+  shape: 'value',
+  alignment: 'value',
+} as const
+
+const BUTTON_STYLE_FROM = value({ ...BUTTON_STYLE, textStyle: 'value' }, [], false)
+
 export const FLUTTER: Readonly<Record<string, FlutterConstructor>> = {
   Align: widget({
     alignment: 'value',
@@ -92,6 +109,7 @@ export const FLUTTER: Readonly<Record<string, FlutterConstructor>> = {
   }),
   ExcludeSemantics: widget({ child: 'widget' }),
   Expanded: widget({ flex: 'int', child: 'widget' }),
+  FilledButton: BUTTON,
   Flex: widget({ ...FLEX, direction: 'Axis' }),
   Flexible: widget({ flex: 'int', fit: 'FlexFit', child: 'widget' }),
   FractionallySizedBox: widget({
@@ -99,6 +117,12 @@ export const FLUTTER: Readonly<Record<string, FlutterConstructor>> = {
     widthFactor: 'number',
     heightFactor: 'number',
     child: 'widget',
+  }),
+  IconButton: widget({
+    onPressed: 'function',
+    tooltip: 'string',
+    style: 'value',
+    icon: 'widget',
   }),
   'Image.asset': widget(
     {
@@ -119,6 +143,7 @@ export const FLUTTER: Readonly<Record<string, FlutterConstructor>> = {
   LayoutBuilder: widget({ builder: 'function' }),
   Material: widget({ type: 'value', color: 'value', child: 'widget' }),
   Opacity: widget({ opacity: 'number', child: 'widget' }),
+  OutlinedButton: BUTTON,
   Padding: widget({ padding: 'value', child: 'widget' }),
   Positioned: widget({
     left: 'number',
@@ -179,6 +204,7 @@ export const FLUTTER: Readonly<Record<string, FlutterConstructor>> = {
     { style: 'value', textAlign: 'TextAlign', softWrap: 'bool', overflow: 'value' },
     ['value'],
   ),
+  TextButton: BUTTON,
   'Transform.rotate': widget({ angle: 'number', child: 'widget' }, [], false),
   'Transform.translate': widget({ offset: 'value', child: 'widget' }),
   Visibility: widget({ visible: 'bool', child: 'widget' }),
@@ -230,6 +256,8 @@ export const FLUTTER: Readonly<Record<string, FlutterConstructor>> = {
   'EdgeInsets.all': value({}, ['number']),
   'EdgeInsets.only': value({ left: 'number', top: 'number', right: 'number', bottom: 'number' }),
   'EdgeInsets.symmetric': value({ horizontal: 'number', vertical: 'number' }),
+  'FilledButton.styleFrom': BUTTON_STYLE_FROM,
+  'IconButton.styleFrom': value(BUTTON_STYLE, [], false),
   'ImageFilter.blur': value({ sigmaX: 'number', sigmaY: 'number' }, [], false),
   InputDecoration: value({
     hintText: 'string',
@@ -245,8 +273,10 @@ export const FLUTTER: Readonly<Record<string, FlutterConstructor>> = {
   }),
   LinearGradient: value({ begin: 'value', end: 'value', colors: 'value', stops: 'value' }),
   Offset: value({}, ['number', 'number']),
+  'OutlinedButton.styleFrom': BUTTON_STYLE_FROM,
   RadialGradient: value({ center: 'value', radius: 'number', colors: 'value', stops: 'value' }),
   'Radius.circular': value({}, ['number']),
+  RoundedRectangleBorder: value({ borderRadius: 'value', side: 'value' }),
   SweepGradient: value({
     center: 'value',
     startAngle: 'number',
@@ -255,6 +285,7 @@ export const FLUTTER: Readonly<Record<string, FlutterConstructor>> = {
     transform: 'value',
   }),
   GradientRotation: value({}, ['number']),
+  'TextButton.styleFrom': BUTTON_STYLE_FROM,
   TextSpan: value({ text: 'string', style: 'value', children: 'value' }),
   TextStyle: value({
     fontFamily: 'string',

@@ -1,8 +1,20 @@
 import { separateWords } from '../../text/names.js'
 import { FLUTTER_NAMES } from './api.js'
 
+/** The classes of `lib/theme.dart`. */
+const THEME_CLASSES: ReadonlySet<string> = new Set([
+  'AppBox',
+  'AppButtonStyle',
+  'AppColors',
+  'AppRadius',
+  'AppShadow',
+  'AppSpace',
+  'AppType',
+])
+
 /** The class of a component: one of Flutter's own names is told apart. */
-export const className = (name: string): string => (FLUTTER_NAMES.has(name) ? `App${name}` : name)
+export const className = (name: string): string =>
+  FLUTTER_NAMES.has(name) || THEME_CLASSES.has(name) ? `App${name}` : name
 
 /** `TideTable` → `tide_table` */
 export const toFileName = (name: string): string => separateWords(name, '_')

@@ -42,7 +42,8 @@ const importLines = (
     const { folder: to, name } = file
     return to === folder ? `${name}.dart` : `../${to}/${name}.dart`
   })
-  const theme = /\b(colors\.\w|AppColors|AppSpace|AppRadius|AppShadow|AppType|AppBox)/.test(code)
+  const theme =
+    /\b(colors\.\w|AppColors|AppSpace|AppRadius|AppShadow|AppType|AppBox|AppButtonStyle)/.test(code)
   const all = [...new Set([...own, ...(theme ? ['../theme.dart'] : [])])].sort()
   return [
     ...filtered,

@@ -25,7 +25,7 @@ test('a name that the theme has is not given again', () => {
 test('what stands once, or differs by mode, is no constant', () => {
   const widget = column(text(white), text(quiet), text(quiet))
   const { widgets, held } = shareConstants([widget], [])
-  expect(held).toEqual({ AppType: [], AppBox: [] })
+  expect(held).toEqual({ AppType: [], AppBox: [], AppButtonStyle: [] })
   expect(widgets).toEqual([widget])
 })
 

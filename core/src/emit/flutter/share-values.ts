@@ -12,11 +12,13 @@ type Call = Extract<Dart, { kind: 'call' }>
 
 const isStyle = (name: string): boolean =>
   name === 'TextStyle' || /^AppType\.\w+\.copyWith$/.test(name)
+const isButton = (name: string): boolean => name.endsWith('Button.styleFrom')
 const isInsets = (name: string): boolean => name.startsWith('EdgeInsets.')
 
 /** Whether a value is how something looks, and more than a word or two. */
 const isLook = (dart: Dart): boolean => {
-  if (dart.kind === 'call') return isStyle(dart.name) || dart.name === 'BoxDecoration'
+  if (dart.kind === 'call')
+    return isStyle(dart.name) || isButton(dart.name) || dart.name === 'BoxDecoration'
   if (dart.kind !== 'choice' || !/^!?from\d+$/.test(dart.condition)) return false
   const isBranch = (one: Dart): boolean =>
     isLook(one) ||
@@ -24,6 +26,11 @@ const isLook = (dart: Dart): boolean => {
     (one.kind === 'code' && /^(EdgeInsets\.zero|AppType\.\w+)$/.test(one.code))
   return isBranch(dart.then) && isBranch(dart.otherwise)
 }
+
+/** Whether a value never changes: a constant, or the style of a button made of constants, which Dart makes once. */
+const isFixed = (dart: Dart): boolean =>
+  isConst(dart) ||
+  (dart.kind === 'call' && isButton(dart.name) && dart.args.every(({ value }) => isConst(value)))
 
 /** Whether a value is the same wherever it stands in the build of one widget: it knows the theme and the window only. */
 const isAtHand = (dart: Dart): boolean => {
@@ -82,6 +89,11 @@ const describe = (dart: Dart): string => {
     const sizes = dart.args.map(({ value }) => codeOf(value).replace(/\W+/g, ' '))
     return `insets ${sizes.join('x')}`
   }
+  if (isButton(dart.name)) {
+    const kind = dart.name.replace(/Button\.styleFrom$/, '')
+    const ground = argumentOf(dart, 'backgroundColor') ?? argumentOf(dart, 'foregroundColor')
+    return `${kind} ${colorWord(ground)}`
+  }
   const color = colorWord(argumentOf(dart, 'color'))
   const line = argumentOf(dart, 'decoration') ? 'lined' : ''
   if (dart.name !== 'TextStyle') return `${dart.name.split('.')[1]!} ${color} ${line}`
@@ -137,9 +149,14 @@ const nameRepeated = (
   return { widgets: widgets.map(replace), values }
 }
 
+/** Classes of the theme that hold values which widgets repeat and no token has. */
+export type SharedHolder = 'AppType' | 'AppBox' | 'AppButtonStyle'
+
 /** The class of the theme that holds a value that never changes. */
-const holderOf = (dart: Dart): 'AppType' | 'AppBox' =>
-  dart.kind === 'call' && isStyle(dart.name) ? 'AppType' : 'AppBox'
+const holderOf = (dart: Dart): SharedHolder => {
+  if (dart.kind !== 'call') return 'AppBox'
+  return isStyle(dart.name) ? 'AppType' : isButton(dart.name) ? 'AppButtonStyle' : 'AppBox'
+}
 
 /** What several widgets of a project repeat and what never changes, by the class of the theme that is to hold it. */
 export const shareConstants = (
@@ -147,19 +164,26 @@ export const shareConstants = (
   taken: readonly string[],
 ): {
   readonly widgets: readonly Dart[]
-  readonly held: Readonly<Record<'AppType' | 'AppBox', readonly NamedValue[]>>
+  readonly held: Readonly<Record<SharedHolder, readonly NamedValue[]>>
 } => {
   const names = new UniqueNames(AGAIN, taken)
   const { widgets: shared, values } = nameRepeated(
     widgets,
-    (dart) => isLook(dart) && isConst(dart),
+    (dart) => isLook(dart) && isFixed(dart),
     (dart) => `${holderOf(dart)}.${names.take(toCamel(describe(dart), 'look'))}`,
   )
-  const heldBy = (holder: string): readonly NamedValue[] =>
+  const heldBy = (holder: SharedHolder): readonly NamedValue[] =>
     values.flatMap(({ name, value }) =>
       name.startsWith(`${holder}.`) ? [{ name: name.slice(holder.length + 1), value }] : [],
     )
-  return { widgets: shared, held: { AppType: heldBy('AppType'), AppBox: heldBy('AppBox') } }
+  return {
+    widgets: shared,
+    held: {
+      AppType: heldBy('AppType'),
+      AppBox: heldBy('AppBox'),
+      AppButtonStyle: heldBy('AppButtonStyle'),
+    },
+  }
 }
 
 /** What one widget repeats of the theme and the window, to be said before it is built. */
@@ -170,7 +194,7 @@ export const shareLocals = (
   const names = new UniqueNames(AGAIN, taken)
   const { widgets, values } = nameRepeated(
     [widget],
-    (dart) => isLook(dart) && !isConst(dart) && isAtHand(dart),
+    (dart) => isLook(dart) && !isFixed(dart) && isAtHand(dart),
     (dart) => names.take(toCamel(`${isBox(dart) ? 'box ' : ''}${describe(dart)}`, 'look')),
   )
   return { widget: widgets[0]!, locals: values }

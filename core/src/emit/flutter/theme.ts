@@ -6,7 +6,7 @@ import type { ThemeToken, UiTheme } from '../../ui/theme.js'
 import { concat, hardline, indent } from '../shared/document.js'
 import { printDocument } from '../shared/print-document.js'
 import { parseDart, printDart, PRINT_WIDTH, type Dart } from './dart.js'
-import type { NamedValue } from './share-values.js'
+import type { NamedValue, SharedHolder } from './share-values.js'
 import { color, evenRadius, number, shadows } from './values.js'
 
 /** The class that holds the tokens of a type; colours differ by mode and are asked of the context. */
@@ -67,21 +67,22 @@ export const nameDartTokens = (
   return known
 }
 
-/** Classes of the theme that hold values which widgets repeat and no token has. */
-type Holder = 'AppType' | 'AppBox'
-
 type Used = { readonly name: string; readonly token: ThemeToken }
 
-const printConstant = (type: string, name: string, value: Dart): string =>
-  printDocument(
-    indent(concat([hardline, `static const ${type} ${name} = `, printDart(value, true), ';'])),
+const printConstant = (type: string, name: string, value: Dart): string => {
+  // The styles of buttons are made by functions, so that they are no constants of Dart.
+  const isOnce = type === 'ButtonStyle'
+  const head = `static ${isOnce ? 'final' : 'const'} ${type} ${name} = `
+  return printDocument(
+    indent(concat([hardline, head, printDart(value, !isOnce), ';'])),
     PRINT_WIDTH,
   ).text.slice(1)
+}
 
 /** The tokens a project uses, and what they are called. Lives for one emission. */
 export class FlutterTheme {
   private readonly used = new Map<string, Used>()
-  private shared: Partial<Record<Holder, readonly NamedValue[]>> = {}
+  private shared: Partial<Record<SharedHolder, readonly NamedValue[]>> = {}
 
   /** What repeats and has no token is shared as whole text styles and decorations. */
   constructor(private readonly tokens: UiTheme) {
@@ -110,7 +111,7 @@ export class FlutterTheme {
   }
 
   /** Holds values that widgets repeat. */
-  hold(shared: Readonly<Record<Holder, readonly NamedValue[]>>): void {
+  hold(shared: Readonly<Record<SharedHolder, readonly NamedValue[]>>): void {
     this.shared = shared
   }
 
@@ -151,6 +152,7 @@ export class FlutterTheme {
       ),
       ...this.holder('AppType', 'type', 'TextStyle', (value) => textStyle(value as TextStyle)),
       ...this.holder('AppBox', undefined, 'BoxDecoration', String),
+      ...this.holder('AppButtonStyle', undefined, 'ButtonStyle', String),
     ]
     const theirs = new Set(
       [...this.used.values()].flatMap(({ token: { code } }) => (code ? [code.path] : [])),
@@ -166,7 +168,7 @@ export class FlutterTheme {
     write: (value: unknown) => string,
   ): readonly string[] {
     const tokens = type === undefined ? [] : this.of(type)
-    const shared = this.shared[name as Holder] ?? []
+    const shared = this.shared[name as SharedHolder] ?? []
     if (tokens.length + shared.length === 0) return []
     // The theme of a codebase has its radii as numbers.
     const writeToken = ({ code, value }: ThemeToken): string =>

@@ -32,6 +32,7 @@ import {
   wordsOf,
   type WidgetContext,
 } from './context.js'
+import { drawnButton, notConnected, type DrawnButton } from './buttons.js'
 import { control } from './controls.js'
 import { call, list, quoteDart, raw, type Dart } from './dart.js'
 import { PRESS } from './foreign.js'
@@ -70,12 +71,6 @@ const pictureWidget = (element: MarkupElement, said: Said, context: WidgetContex
 const rounded = (picture: Dart, said: Said, context: ValueContext): Dart => {
   const borderRadius = dartOf(said.get('radius'), context, 'BorderRadius.zero')
   return borderRadius ? call('ClipRRect', { borderRadius, child: picture }) : picture
-}
-
-/** What the design does not say: whoever goes on finds all such places by the name. */
-const notConnected = (context: WidgetContext): Dart => {
-  context.helpers.add('not_connected')
-  return raw('notConnected')
 }
 
 /** What pressing an element does. */
@@ -166,11 +161,16 @@ const level = (tag: string): number | undefined =>
 const PRESSED = new Set(['a', 'RouterLink', 'button'])
 
 /** What readers are told of an element beside its words. */
-const meant = (own: Dart, element: MarkupElement, context: WidgetContext): Dart => {
+const meant = (
+  own: Dart,
+  element: MarkupElement,
+  context: WidgetContext,
+  tells: DrawnButton['tells'] | undefined,
+): Dart => {
   const { tag } = element
   const heading = level(tag)
   const label =
-    PRESSED.has(tag) || tag === 'nav' || attributeOf(element, 'role')
+    !tells?.has('label') && (PRESSED.has(tag) || tag === 'nav' || attributeOf(element, 'role'))
       ? wordsOf(element, 'aria-label', context)
       : undefined
   const value = textOf(element, 'aria-valuenow')
@@ -184,7 +184,7 @@ const meant = (own: Dart, element: MarkupElement, context: WidgetContext): Dart 
     label,
     value: value === undefined ? undefined : quoteDart(`${value} %`),
     link: tag === 'a' || tag === 'RouterLink' ? 'true' : undefined,
-    button: tag === 'button' ? 'true' : undefined,
+    button: tag === 'button' && !tells?.has('button') ? 'true' : undefined,
     selected:
       bound('aria-selected') ?? (textOf(element, 'aria-current') === 'page' ? 'true' : undefined),
     expanded: bound('aria-expanded'),
@@ -382,9 +382,12 @@ const wholeOf = (element: MarkupElement, context: WidgetContext): Dart => {
     isShown === undefined ? own : call('Visibility', { visible: negate(isShown), child: own })
   // What says where it stands is said to what holds it, so that it comes outermost.
   const finish = (inner: Dart | undefined, around = inTurns): Dart => {
-    const box = boxed(inner, shell, context) ?? call('SizedBox.shrink')
-    const pressed = pressable(box, said, element, context)
-    const whole = meant(affected(pressed, said, context), element, context)
+    const drawn = isLayered
+      ? undefined
+      : drawnButton(inner, () => pressOf(element, context), element, context)
+    const box = (): Dart => boxed(inner, shell, context) ?? call('SizedBox.shrink')
+    const pressed = drawn?.button ?? pressable(box(), said, element, context)
+    const whole = meant(affected(pressed, said, context), element, context, drawn?.tells)
     return placed(around(marked(whole, element, context)), said, context)
   }
   const icon = context.icons.get(tag)

@@ -98,32 +98,26 @@ export const mapCodes = (
   return steps.some(({ code }) => code !== undefined) ? { kind: 'stepped', steps } : undefined
 }
 
-/** Whether it is something at any width, whatever is chosen. */
-export const isEver = (value: SlotValue | undefined, code?: string): boolean => {
-  if (!value) return false
+/** All codes of a value, at any width and whatever is chosen; undefined among them where it is nothing. */
+export const codesOf = (value: SlotValue): readonly (string | undefined)[] => {
   switch (value.kind) {
     case 'same':
-      return code === undefined || value.code === code
+      return [value.code]
     case 'stepped':
-      return value.steps.some(
-        (step) => step.code !== undefined && (code === undefined || step.code === code),
-      )
+      return value.steps.map(({ code }) => code)
     case 'chosen':
-      return value.options.some(([, own]) => isEver(own, code))
+      return value.options.flatMap(([, own]) => (own ? codesOf(own) : [undefined]))
   }
 }
 
-/** Whether there are widths or choices at which it is nothing. */
-export const isAtTimes = (value: SlotValue): boolean => {
-  switch (value.kind) {
-    case 'same':
-      return false
-    case 'stepped':
-      return value.steps.some(({ code }) => code === undefined)
-    case 'chosen':
-      return value.options.some(([, own]) => !own || isAtTimes(own))
-  }
+/** Whether it is something at any width, whatever is chosen. */
+export const isEver = (value: SlotValue | undefined, code?: string): boolean => {
+  if (!value) return false
+  return codesOf(value).some((one) => one !== undefined && (code === undefined || one === code))
 }
+
+/** Whether there are widths or choices at which it is nothing. */
+export const isAtTimes = (value: SlotValue): boolean => codesOf(value).includes(undefined)
 
 /** The slots of a node as they are in windows of some widths: what does not change there has no steps. */
 export const saidWithin = (

@@ -34,8 +34,8 @@ class AppLink extends StatelessWidget {
 }
 `
 
-const APP_SCREEN = `import 'package:flutter/material.dart';
-
+const appScreen = (hasButtons: boolean): string => `import 'package:flutter/material.dart';
+${hasButtons ? "\nimport 'drawn_buttons.dart';\n" : ''}
 /// A screen: as high as the window, and scrolled when it is higher.
 class AppScreen extends StatelessWidget {
   const AppScreen({super.key, required this.child});
@@ -44,7 +44,12 @@ class AppScreen extends StatelessWidget {
 
   @override
   Widget build(BuildContext context) {
-    return Scaffold(
+    return ${hasButtons ? DRAWN_SCREEN : PLAIN_SCREEN}
+  }
+}
+`
+
+const PLAIN_SCREEN = `Scaffold(
       body: LayoutBuilder(
         builder: (context, constraints) => SingleChildScrollView(
           child: ConstrainedBox(
@@ -53,6 +58,39 @@ class AppScreen extends StatelessWidget {
           ),
         ),
       ),
+    );`
+
+const DRAWN_SCREEN = `DrawnButtons(
+      child: ${PLAIN_SCREEN.replaceAll('\n', '\n  ').replace(/;$/, ',')}
+    );`
+
+const DRAWN_BUTTONS = `import 'package:flutter/material.dart';
+
+const _asDrawn = ButtonStyle(
+  elevation: WidgetStatePropertyAll(0),
+  minimumSize: WidgetStatePropertyAll(Size.zero),
+  padding: WidgetStatePropertyAll(EdgeInsets.zero),
+  shape: WidgetStatePropertyAll(RoundedRectangleBorder()),
+  tapTargetSize: MaterialTapTargetSize.shrinkWrap,
+  visualDensity: VisualDensity.standard,
+);
+
+/// Buttons are as large as the design has them: their own styles say their room and shape.
+class DrawnButtons extends StatelessWidget {
+  const DrawnButtons({super.key, required this.child});
+
+  final Widget child;
+
+  @override
+  Widget build(BuildContext context) {
+    return Theme(
+      data: Theme.of(context).copyWith(
+        filledButtonTheme: const FilledButtonThemeData(style: _asDrawn),
+        iconButtonTheme: const IconButtonThemeData(style: _asDrawn),
+        outlinedButtonTheme: const OutlinedButtonThemeData(style: _asDrawn),
+        textButtonTheme: const TextButtonThemeData(style: _asDrawn),
+      ),
+      child: child,
     );
   }
 }
@@ -561,9 +599,9 @@ void notConnected() {}
 const FILES: Readonly<Record<string, string>> = {
   answers: ANSWERS,
   app_link: APP_LINK,
-  app_screen: APP_SCREEN,
   bleed: BLEED,
   columns: COLUMNS,
+  drawn_buttons: DRAWN_BUTTONS,
   is_current: IS_CURRENT,
   not_connected: NOT_CONNECTED,
   open_address: OPEN_ADDRESS,
@@ -586,6 +624,7 @@ export const EXPORTS: Readonly<Record<string, readonly string[]>> = {
   app_screen: ['AppScreen'],
   bleed: ['Bleed'],
   columns: ['Columns'],
+  drawn_buttons: ['DrawnButtons'],
   is_current: ['isCurrent'],
   not_connected: ['notConnected'],
   open_address: ['openAddress'],
@@ -594,6 +633,6 @@ export const EXPORTS: Readonly<Record<string, readonly string[]>> = {
 
 /** The shared files that are used. */
 export const writeHelpers = (used: ReadonlySet<string>): EmittedFile[] =>
-  Object.entries(FILES).flatMap(([name, code]) =>
-    used.has(name) ? [textFile(`lib/shared/${name}.dart`, code)] : [],
-  )
+  Object.entries({ ...FILES, app_screen: appScreen(used.has('drawn_buttons')) })
+    .filter(([name]) => used.has(name))
+    .map(([name, code]) => textFile(`lib/shared/${name}.dart`, code))
