@@ -1,5 +1,6 @@
-import { readFileSync } from 'node:fs'
+import { existsSync, readFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
+import { join } from 'node:path'
 import {
   byConventions,
   compileStyles,
@@ -23,7 +24,7 @@ import {
   type TargetId,
   UNITS,
 } from '@unimorph/core'
-import { checkDelivered, deliver, faultNotes } from '@unimorph/core/deliver'
+import { checkDelivered, deliver, faultNotes, type DeliveredFault } from '@unimorph/core/deliver'
 import { Failure } from './failure.js'
 import { readEdits } from './read-edits.js'
 import { readInputs } from './read-inputs.js'
@@ -121,6 +122,27 @@ const printNotes = (notes: readonly Note[]): void => {
 const loadCodecs = async (): Promise<PictureCodecs> =>
   (await import('./picture-codecs.js')).pictureCodecs()
 
+/** Whether a file is in the codebase that code is made for: what is delivered may import it. */
+const fileIn =
+  (codebase: string | undefined) =>
+  (path: string): boolean =>
+    codebase !== undefined && existsSync(join(codebase, path))
+
+/**
+ * What the target's rules find: all that its own compiler tells when that is asked for. Dart is read by our checker each
+ * time, which is fast; it knows the files of no codebase.
+ */
+const checkByTarget = async (
+  files: readonly EmittedFile[],
+  target: TargetId,
+  { check = false, codebase }: ConvertOptions,
+): Promise<readonly DeliveredFault[]> => {
+  const isDart = target === 'flutter'
+  if (codebase !== undefined || !(check || isDart)) return []
+  const { compileDelivered, readDart } = await import('./check/index.js')
+  return check ? compileDelivered(files, target) : readDart(files)
+}
+
 /** What a conversion of some files gives: the files to write, or why there are none. */
 export type Conversion =
   | {
@@ -175,12 +197,8 @@ export const convertFiles = async (
     options.out === undefined && options.codebase !== undefined
       ? (await import('./into-codebase.js')).forCodebase(options.codebase, housed.files)
       : { files: housed.files, kept: [] }
-  // Code for a codebase imports files of the codebase, which this check does not know.
-  const broken = glossary ? [] : await checkDelivered(housed.files)
-  const compiled =
-    options.check === true && broken.length === 0
-      ? await (await import('./check/index.js')).compileDelivered(housed.files, target)
-      : []
+  const broken = await checkDelivered(housed.files, fileIn(options.codebase))
+  const compiled = broken.length === 0 ? await checkByTarget(housed.files, target, options) : []
   const faults = faultNotes([...broken, ...compiled])
   return {
     ok: true,

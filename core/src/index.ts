@@ -72,7 +72,12 @@ export { coverDesign, type Covered } from './glossary/cover.js'
 export type { DesignProperty } from './glossary/suggest/design-side.js'
 export { checkGlossary, type GlossaryProblem } from './glossary/check.js'
 export { suggestGlossary, type Suggested, type Suggestion } from './glossary/suggest/index.js'
-export { FLUTTER, FLUTTER_NAMES, type FlutterType } from './emit/flutter/api.js'
+export {
+  FLUTTER,
+  FLUTTER_MEMBERS,
+  FLUTTER_NAMES,
+  type FlutterType,
+} from './emit/flutter/api/index.js'
 export { byConventions } from './deliver/by-conventions.js'
 export { emitStyleOf, hasHouseStyle, type HouseStyle } from './deliver/house-style.js'
 export { ADDED, type HouseRules } from './emit/rules/house-rules.js'

@@ -11,6 +11,10 @@ export type ClassInfo = {
   readonly parameters: ReadonlyMap<string, Code | undefined>
   /** What is given without a name, in order. */
   readonly positional: readonly string[]
+  /** What has to be given, by name. */
+  readonly required: ReadonlySet<string>
+  /** The types of its fields as they are written: `String?`. */
+  readonly types: ReadonlyMap<string, string>
   /** What its state begins with. */
   readonly fields: ReadonlyMap<string, Code | undefined>
   readonly statics: ReadonlyMap<string, Code>
@@ -46,6 +50,26 @@ const readParameters = (list: Syntax | undefined): ReadonlyMap<string, Code | un
   return found
 }
 
+/** What has to be given by name: what stands after `required`. */
+const readRequired = (list: Syntax | undefined): ReadonlySet<string> => {
+  const named = list && childOf(list, 'optional_formal_parameters')
+  const children = childrenOf(named ?? { kind: '' })
+  return new Set(
+    children.flatMap((child, i) => {
+      const own = childOf(child, 'constructor_param')
+      const name = own && childrenOf(own).at(-1)
+      return name && children[i - 1]?.kind === 'required' ? [textOf(name)] : []
+    }),
+  )
+}
+
+/** The type of the fields of a declaration: what stands before their names. */
+const readType = (declaration: Syntax): string =>
+  childrenOf(declaration)
+    .filter(({ kind }) => /type/.test(kind))
+    .map(textOf)
+    .join('')
+
 /** What is given without a name: what stands before the braces. */
 const readPositional = (list: Syntax | undefined): readonly string[] =>
   childrenOf(list ?? { kind: '' }).flatMap((child) => {
@@ -70,6 +94,8 @@ const readClass = (node: Syntax): ClassInfo => {
   const members = childrenOf(childOf(node, 'class_body') ?? { kind: '' })
   let parameters: ClassInfo['parameters'] = new Map()
   let positional: ClassInfo['positional'] = []
+  let required: ClassInfo['required'] = new Set()
+  const types = new Map<string, string>()
   const fields = new Map<string, Code | undefined>()
   const statics = new Map<string, Code>()
   let build: Syntax | undefined
@@ -83,11 +109,15 @@ const readClass = (node: Syntax): ClassInfo => {
         const list = childOf(made, 'formal_parameter_list')
         parameters = readParameters(list)
         positional = readPositional(list)
+        required = readRequired(list)
       }
       const isStatic = childrenOf(member).some(({ kind }) => kind === 'static')
       for (const [field, code] of readFields(member)) {
         if (isStatic && code) statics.set(field, code)
-        else if (!isStatic) fields.set(field, code)
+        else if (!isStatic) {
+          fields.set(field, code)
+          types.set(field, readType(member))
+        }
       }
     }
     const signature = member.kind === 'method_signature' && childOf(member, 'function_signature')
@@ -97,7 +127,7 @@ const readClass = (node: Syntax): ClassInfo => {
       build = childOf(body, 'block')
     }
   })
-  return { name, base, parameters, positional, fields, statics, build }
+  return { name, base, parameters, positional, required, types, fields, statics, build }
 }
 
 /** Reads the files of a project, parsed; what is the same in all projects is not among them. */

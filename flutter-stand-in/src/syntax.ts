@@ -3,6 +3,8 @@ export type Syntax = {
   readonly kind: string
   readonly text?: string
   readonly children?: readonly Syntax[]
+  /** The line on which what is in it begins, from 1. */
+  readonly line?: number
 }
 
 /** What a parser gives; the names are those of tree-sitter. */
@@ -20,17 +22,19 @@ export type ParsedNode = {
 /** Strings are kept as they are written: what stands between the quotes has no nodes of its own. */
 const WHOLE = new Set(['string_literal', 'comment', 'documentation_comment'])
 
-export const toSyntax = ({ type, text, children }: ParsedNode): Syntax => {
+export const toSyntax = ({ type, text, children, startPosition }: ParsedNode): Syntax => {
   const inside = children.filter((child) => child !== null)
   if (WHOLE.has(type) || inside.length === 0) return { kind: type, text }
-  return { kind: type, children: inside.map(toSyntax) }
+  return { kind: type, children: inside.map(toSyntax), line: startPosition.row + 1 }
 }
 
-/** The first place that could not be read, as `12: …`; undefined where all could. */
-export const findSyntaxError = (node: ParsedNode): string | undefined => {
+export type SyntaxError = { readonly line: number; readonly message: string }
+
+/** The first place that could not be read, with its line from 1; undefined where all could. */
+export const findSyntaxError = (node: ParsedNode): SyntaxError | undefined => {
   if (node.isError || node.isMissing) {
     const near = node.text.split('\n')[0]!.slice(0, 60)
-    return `${String(node.startPosition.row + 1)}: cannot be read near "${near}"`
+    return { line: node.startPosition.row + 1, message: `cannot be read near "${near}"` }
   }
   if (!node.hasError) return undefined
   for (const child of node.children) {

@@ -12,7 +12,7 @@ export const createDartParser = async (): Promise<(code: string) => Syntax> => {
   return (code) => {
     const root = parser.parse(code)!.rootNode as unknown as ParsedNode
     const problem = findSyntaxError(root)
-    if (problem) throw new Error(`${problem}\n${code}`)
+    if (problem) throw new Error(`${String(problem.line)}: ${problem.message}\n${code}`)
     return toSyntax(root)
   }
 }

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import type { EmittedFile } from '@unimorph/core'
-import { checkDart, type DartFile } from '@unimorph/flutter-stand-in/check'
+import { checkDartCode, layOutDart, type DartFile } from '@unimorph/flutter-stand-in/check'
 import { findSyntaxError, toSyntax, type ParsedNode } from '@unimorph/flutter-stand-in/syntax'
 import { Language, Parser } from 'web-tree-sitter'
 import type { Fault } from './fault.js'
@@ -22,22 +22,31 @@ const loadParser = async (): Promise<Parser> => {
   return made
 }
 
-/** Checks Dart without Flutter's own tools. */
-export const dartFaults = async (files: readonly EmittedFile[]): Promise<readonly Fault[]> => {
+/**
+ * Checks Dart without Flutter's own tools: what is written, and, if asked, also whether every screen can be laid out,
+ * which takes longer.
+ */
+export const dartFaults = async (
+  files: readonly EmittedFile[],
+  { lays = true }: { readonly lays?: boolean } = {},
+): Promise<readonly Fault[]> => {
   parser ??= loadParser()
   const dart = await parser
   const faults: Fault[] = []
   const parsed: DartFile[] = []
   for (const { path, content } of files) {
     if (content.kind !== 'text' || !path.endsWith('.dart')) continue
-    const root = dart.parse(content.text)!.rootNode as unknown as ParsedNode
+    const tree = dart.parse(content.text)!
+    const root = tree.rootNode as unknown as ParsedNode
     const problem = findSyntaxError(root)
-    if (problem) faults.push({ file: path, line: 0, message: problem })
+    if (problem) faults.push({ file: path, ...problem })
     else parsed.push({ path, syntax: toSyntax(root) })
+    tree.delete()
   }
-  for (const { path, message, where } of checkDart(parsed)) {
+  const found = [...checkDartCode(parsed), ...(lays ? layOutDart(parsed) : [])]
+  for (const { path, line, message, where } of found) {
     const near = where === undefined ? '' : ` In ${where.split('/').slice(-LAST).join('/')}`
-    faults.push({ file: path, line: 0, message: message + near })
+    faults.push({ file: path, line, message: message + near })
   }
   return faults
 }

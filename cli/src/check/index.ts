@@ -35,6 +35,14 @@ const inTypes = async (
   }
 }
 
+const placed = (
+  { file: path, line, message }: Fault,
+  files: readonly EmittedFile[],
+): DeliveredFault => {
+  const file = files.find((one) => one.path === path)
+  return { path, line, what: message, layer: file && layerOfLine(file, line) }
+}
+
 /**
  * What the target's own compiler finds in delivered files, in the version that they ask for: types for React, Vue and
  * Angular. Flutter's tools are not among ours: the stand-in checks Dart. HTML has nothing to compile. Takes some seconds.
@@ -50,8 +58,13 @@ export const compileDelivered = async (
       : hasTypes(target) && isTyped
         ? await inTypes(files, target)
         : []
-  return faults.map(({ file: path, line, message }): DeliveredFault => {
-    const file = files.find((one) => one.path === path)
-    return { path, line, what: message, layer: file && layerOfLine(file, line) }
-  })
+  return faults.map((fault) => placed(fault, files))
+}
+
+/** What our checker reads in Dart, without laying the screens out: fast enough for every conversion. */
+export const readDart = async (
+  files: readonly EmittedFile[],
+): Promise<readonly DeliveredFault[]> => {
+  const faults = await dartFaults(files, { lays: false })
+  return faults.map((fault) => placed(fault, files))
 }

@@ -9,7 +9,11 @@ export type Reference = {
   spell(path: string, from: string): string
 }
 
-type Find = (text: string, path: string, files: ReadonlySet<string>) => readonly Reference[]
+type Find = (
+  text: string,
+  path: string,
+  files: Pick<ReadonlySet<string>, 'has'>,
+) => readonly Reference[]
 
 const MODULE_ENDINGS = ['', '.ts', '.tsx', '.js', '.jsx', '.vue', '/index.ts'] as const
 

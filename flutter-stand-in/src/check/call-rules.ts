@@ -1,13 +1,8 @@
 import { FLUTTER, type FlutterType } from '@unimorph/core'
-import type { Program } from '../program.js'
-import { childrenOf, textOf, type Syntax } from '../syntax.js'
+import type { ClassInfo, Program } from '../program.js'
+import { childrenOf, type Syntax } from '../syntax.js'
 import type { Call } from './calls.js'
-
-const ENUMS = new Set<string>(
-  Object.values(FLUTTER).flatMap(({ named = {} }) =>
-    Object.values(named).filter((type) => /^[A-Z]/.test(type)),
-  ),
-)
+import { faultOfType, type Type } from './types.js'
 
 /** What is called by its class and is no constructor. */
 const FUNCTIONS =
@@ -15,67 +10,82 @@ const FUNCTIONS =
 const OTHERS =
   /^(ValueKey|GlobalObjectKey|MaterialApp|MaterialPageRoute|ThemeData|FormDefinition|FormWords)$/
 
-/** The value of an argument: what stands after its name. */
-const valueOf = (argument: Syntax): Syntax | undefined => {
-  const values = childrenOf(argument).filter(({ kind }) => kind !== 'label')
-  return values.length === 1 ? values[0] : undefined
-}
+/** The code of an argument: what stands after its name. */
+const valueOf = (argument: Syntax): readonly Syntax[] =>
+  childrenOf(argument).filter(({ kind }) => kind !== 'label')
 
-/** The enumerations that an argument names a value of, but for those in calls inside of it. */
-const enumsIn = (argument: Syntax): readonly string[] =>
-  [
-    ...textOf(argument)
-      .replace(/\([\s\S]*\)/g, '')
-      .matchAll(/\b([A-Z]\w*)\.[a-z]\w*/g),
+/** What a call of Flutter's lacks, has too much, or has of another type. */
+const faultsOfKnown = (call: Call, program: Program): readonly string[] => {
+  const { name, named, positional, isConst } = call
+  const known = FLUTTER[name]!
+  const typeFault = (what: string, type: FlutterType, isNullable: boolean, argument: Syntax) => {
+    const fault = faultOfType(what, type, isNullable, valueOf(argument), program)
+    return fault === undefined ? [] : [fault]
+  }
+  return [
+    ...(isConst && !known.isConst ? [`${name} has no const constructor`] : []),
+    ...known.required
+      .filter((one) => !named.has(one))
+      .map((one) => `${name} has to be given ${one}`),
+    ...[...named].flatMap(([one, argument]) => {
+      const type = known.named[one]
+      if (type === undefined) return [`${name} has no argument ${one}`]
+      return typeFault(`${one} of ${name}`, type, !known.notNull.includes(one), argument)
+    }),
+    ...(positional.length > known.positional.length ? [`${name} is given too much`] : []),
+    ...(positional.length < known.positional.length ? [`${name} is given too little`] : []),
+    ...known.positional.flatMap((type, i) =>
+      positional[i] ? typeFault(name, type, false, positional[i]) : [],
+    ),
   ]
-    .map(([, type]) => type!)
-    .filter((type) => ENUMS.has(type))
-
-/** What a literal is; undefined where only running the code tells. */
-const literalType = (value: Syntax): 'int' | 'number' | 'string' | 'bool' | undefined => {
-  const text = textOf(value)
-  if (/^-?\d+$/.test(text)) return 'int'
-  if (/^-?\d*\.\d+$/.test(text)) return 'number'
-  if (value.kind === 'string_literal') return 'string'
-  return /^(true|false)$/.test(text) ? 'bool' : undefined
 }
 
-const LITERALS: ReadonlySet<FlutterType> = new Set(['int', 'number', 'string', 'bool'])
+const DART_TYPES: Readonly<Record<string, FlutterType>> = {
+  String: 'string',
+  bool: 'bool',
+  int: 'int',
+  num: 'number',
+  double: 'number',
+  Widget: 'widget',
+  Color: 'Color',
+  VoidCallback: 'function',
+}
 
-/** Why the value of an argument is none of the type that is asked for, as Dart says it. */
-const faultOfValue = (name: string, type: FlutterType, argument: Syntax): string | undefined => {
-  const enums = enumsIn(argument)
-  const other = enums.find((one) => one !== type)
-  if (other !== undefined) return `${name} is no ${other}`
-  const value = valueOf(argument)
-  const literal = value && literalType(value)
-  if (!literal || !LITERALS.has(type)) return undefined
-  const fits = literal === type || (type === 'number' && literal === 'int')
-  return fits ? undefined : `${name} is given ${textOf(value!)}, and takes ${type}`
+/** A type as a component writes it: `String?`; undefined of one that is not looked into. */
+const readType = (
+  written: string | undefined,
+  { enums }: Program,
+): { readonly type: Type; readonly isNullable: boolean } | undefined => {
+  const name = written?.replace(/\?$/, '')
+  if (written === undefined || name === undefined) return undefined
+  const type = enums.has(name) ? (`enum ${name}` as const) : DART_TYPES[name]
+  return type && { type, isNullable: written.endsWith('?') }
+}
+
+/** The same of a component of the project: its parameters are those of its constructor. */
+const faultsOfOwn = (call: Call, own: ClassInfo, program: Program): readonly string[] => {
+  const { name, named, positional } = call
+  return [
+    ...[...own.required]
+      .filter((one) => !named.has(one))
+      .map((one) => `${name} has to be given ${one}`),
+    ...[...named].flatMap(([one, argument]) => {
+      if (one === 'key') return []
+      if (!own.parameters.has(one)) return [`${name} is not given ${one}`]
+      const wanted = readType(own.types.get(one), program)
+      if (!wanted) return []
+      const { type, isNullable } = wanted
+      const fault = faultOfType(`${one} of ${name}`, type, isNullable, valueOf(argument), program)
+      return fault === undefined ? [] : [fault]
+    }),
+    ...(positional.length > own.positional.length ? [`${name} is given too much`] : []),
+  ]
 }
 
 /** What is wrong with one call: of Flutter by the table of what it has, of the project by its own classes. */
 export const faultsOfCall = (call: Call, program: Program): readonly string[] => {
-  const { name, named, positional, isConst } = call
-  const known = FLUTTER[name]
-  if (known) {
-    const types = known.named ?? {}
-    return [
-      ...(isConst && !known.isConst ? [`${name} has no const constructor`] : []),
-      ...[...named].flatMap(([one, argument]) => {
-        const type = types[one]
-        if (type === undefined) return [`${name} has no argument ${one}`]
-        const fault = faultOfValue(`${one} of ${name}`, type, argument)
-        return fault === undefined ? [] : [fault]
-      }),
-      ...(positional.length > (known.positional ?? []).length ? [`${name} is given too much`] : []),
-    ]
-  }
-  const own = program.classes.get(name)
-  if (own) {
-    return [...named.keys()]
-      .filter((one) => one !== 'key' && !own.parameters.has(one))
-      .map((one) => `${name} is not given ${one}`)
-  }
-  return FUNCTIONS.test(name) || OTHERS.test(name) ? [] : [`${name} is not known`]
+  if (FLUTTER[call.name]) return faultsOfKnown(call, program)
+  const own = program.classes.get(call.name)
+  if (own) return faultsOfOwn(call, own, program)
+  return FUNCTIONS.test(call.name) || OTHERS.test(call.name) ? [] : [`${call.name} is not known`]
 }

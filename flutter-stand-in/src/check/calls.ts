@@ -10,6 +10,8 @@ export type Call = {
   readonly positional: readonly Syntax[]
   /** `const` stands before it, or before something it stands in. */
   readonly isConst: boolean
+  /** The line of the brackets, from 1. */
+  readonly line: number
 }
 
 type Given = Pick<Call, 'named' | 'positional'>
@@ -46,7 +48,13 @@ export const callsIn = (node: Syntax, isInConst = false): readonly Call[] => {
   if (node.kind === 'const_object_expression') {
     const names = children.filter(({ kind }) => /identifier$/.test(kind)).map(textOf)
     const given = childOf(node, 'arguments')
-    if (given) own.push({ name: names.join('.'), ...argumentsOf(given), isConst: true })
+    if (given)
+      own.push({
+        name: names.join('.'),
+        ...argumentsOf(given),
+        isConst: true,
+        line: given.line ?? 0,
+      })
   }
   children.forEach((child, i) => {
     if (child.kind !== 'identifier' || !/^[A-Z]/.test(child.text!)) return
@@ -55,7 +63,8 @@ export const callsIn = (node: Syntax, isInConst = false): readonly Call[] => {
       if (next.kind !== 'selector') return
       const [inside] = childrenOf(next)
       if (inside?.kind === 'argument_part') {
-        own.push({ name, ...argumentsOf(childOf(inside, 'arguments')!), isConst })
+        const given = childOf(inside, 'arguments')!
+        own.push({ name, ...argumentsOf(given), isConst, line: given.line ?? 0 })
         return
       }
       name += textOf(next)

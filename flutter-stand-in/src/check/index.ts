@@ -1,17 +1,15 @@
 import { FLUTTER_NAMES } from '@unimorph/core'
 import { layOutApp } from '../lay-out-app.js'
 import { readProgram } from '../program.js'
-import type { Syntax } from '../syntax.js'
 import { callsIn } from './calls.js'
 import { faultsOfCall } from './call-rules.js'
+import type { DartFile, Fault } from './fault.js'
+import { faultsOfImports } from './imports.js'
 import { faultsOfText, intListsIn } from './text-rules.js'
 
-/** A file of Dart, parsed. */
-export type DartFile = { readonly path: string; readonly syntax: Syntax }
+export type { DartFile } from './fault.js'
 
-export type DartFault = {
-  readonly path: string
-  readonly message: string
+export type DartFault = Fault & {
   /** Of what cannot be laid out: the widgets around it. */
   readonly where?: string | undefined
 }
@@ -23,25 +21,36 @@ const isShared = ({ path }: DartFile): boolean => path.startsWith('lib/shared/')
 const WIDTHS = [320, 390, 768, 1280]
 
 /**
- * Checks a project as far as that goes without Flutter's own tools: every constructor that is called exists, is given what
- * it takes and is constant where it is said to be; no class has a name of Flutter's; every screen is laid out by the rules
- * of Flutter at several widths. What is not known is a fault, and does not pass.
+ * Reads a project as far as that goes without Flutter's own tools: every constructor that is called exists, is given what
+ * it takes, in the types it takes, and is constant where it is said to be; every value with a name exists; what is used is
+ * imported; no class has a name of Flutter's. What is not known is a fault, and does not pass.
  */
-export const checkDart = (files: readonly DartFile[]): readonly DartFault[] => {
+export const checkDartCode = (files: readonly DartFile[]): readonly DartFault[] => {
   const program = readProgram(files.map(({ syntax }) => syntax))
   const own = files.filter((file) => !isShared(file))
   const intLists = new Set(files.flatMap(({ syntax }) => intListsIn(syntax)))
-  const faults = own.flatMap(({ path, syntax }): DartFault[] =>
-    [
-      ...callsIn(syntax).flatMap((call) => faultsOfCall(call, program)),
-      ...faultsOfText(syntax, intLists),
-      ...[...readProgram([syntax]).classes.keys()]
-        .filter((name) => FLUTTER_NAMES.has(name))
-        .map((name) => `${name} is a name of Flutter`),
-    ].map((message) => ({ path, message })),
-  )
-  const layouts = layOutApp(readProgram(own.map(({ syntax }) => syntax)), WIDTHS).map(
-    ({ name, message, where }): DartFault => ({ path: `screen ${name}`, message, where }),
-  )
-  return [...faults, ...layouts]
+  const faults = own.flatMap(({ path, syntax }): DartFault[] => [
+    ...callsIn(syntax).flatMap((call) =>
+      faultsOfCall(call, program).map((message) => ({ path, line: call.line, message })),
+    ),
+    ...faultsOfText(syntax, intLists, program).map((fault) => ({ path, ...fault })),
+    ...[...readProgram([syntax]).classes.keys()]
+      .filter((name) => FLUTTER_NAMES.has(name))
+      .map((name) => ({ path, line: 0, message: `${name} is a name of Flutter` })),
+  ])
+  return [...faults, ...faultsOfImports(files)]
 }
+
+/** Lays every screen out by the rules of Flutter, at several widths; a screen that cannot be laid out is a fault. */
+export const layOutDart = (files: readonly DartFile[]): readonly DartFault[] => {
+  const own = files.filter((file) => !isShared(file))
+  return layOutApp(readProgram(own.map(({ syntax }) => syntax)), WIDTHS).map(
+    ({ name, message, where }): DartFault => ({ path: `screen ${name}`, line: 0, message, where }),
+  )
+}
+
+/** Everything that can be told of a project without Flutter's own tools. */
+export const checkDart = (files: readonly DartFile[]): readonly DartFault[] => [
+  ...checkDartCode(files),
+  ...layOutDart(files),
+]

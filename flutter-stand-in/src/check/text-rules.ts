@@ -1,4 +1,6 @@
+import type { Program } from '../program.js'
 import { childOf, childrenOf, textOf, type Syntax } from '../syntax.js'
+import { unknownMember } from './types.js'
 
 /** What is wrong with a node of Dart's syntax, whatever it calls. */
 type Rule = (node: Syntax, siblings: readonly Syntax[], at: number) => string | undefined
@@ -24,14 +26,16 @@ const fractionsGiven =
   (node) => {
     const [label] = node.kind === 'named_argument' ? childrenOf(node) : []
     const name = label && textOf(label).replace(':', '')
-    const isFaulty = name !== undefined && wanted.has(name) && /\d\.\d/.test(textOf(node))
-    return isFaulty ? `${name}: a list of int holds a fraction` : undefined
+    if (name === undefined || !wanted.has(name)) return undefined
+    return /\d\.\d/.test(textOf(node)) ? `${name}: a list of int holds a fraction` : undefined
   }
 
 /** `onTap: () {}`: it looks as if it could be pressed. */
 const emptyHandler: Rule = (node) => {
   if (node.kind !== 'named_argument') return undefined
   const name = textOf(childrenOf(childrenOf(node)[0]!)[0]!)
+  // Most arguments hold much, whose text takes long to put together.
+  if (!/^on[A-Z]/.test(name)) return undefined
   const isEmpty = /^on[A-Z]\w*:\(\w*\)\{\}$/.test(textOf(node).replace(/\s/g, ''))
   return isEmpty ? `${name} does nothing` : undefined
 }
@@ -71,24 +75,34 @@ const RULES: readonly Rule[] = [fractionsOfInts, emptyHandler, equalBranches]
 const isBuild = (signature: Syntax | undefined): boolean =>
   signature !== undefined && /build\(/.test(textOf(signature))
 
+type TextFault = { readonly line: number; readonly message: string }
+
 /** What is wrong with some code beside its calls; `intLists`: the names of fields that hold lists of whole numbers. */
-export const faultsOfText = (root: Syntax, intLists: ReadonlySet<string>): readonly string[] => {
-  const rules = [...RULES, fractionsGiven(intLists)]
-  const faults: string[] = []
-  const visit = (node: Syntax): void => {
+export const faultsOfText = (
+  root: Syntax,
+  intLists: ReadonlySet<string>,
+  program: Program,
+): readonly TextFault[] => {
+  const member: Rule = (node, siblings, at) =>
+    node.kind === 'identifier' && siblings[at - 1]?.kind !== '.'
+      ? unknownMember(siblings.slice(at), program)
+      : undefined
+  const rules = [...RULES, fractionsGiven(intLists), member]
+  const faults: TextFault[] = []
+  const visit = (node: Syntax, line: number): void => {
     const children = childrenOf(node)
     children.forEach((child, i) => {
       for (const rule of rules) {
-        const fault = rule(child, children, i)
-        if (fault !== undefined) faults.push(fault)
+        const message = rule(child, children, i)
+        if (message !== undefined) faults.push({ line: child.line ?? line, message })
       }
       if (child.kind === 'function_body' && isBuild(children[i - 1])) {
-        const fault = madeInBuild(child, children, i)
-        if (fault !== undefined) faults.push(fault)
+        const message = madeInBuild(child, children, i)
+        if (message !== undefined) faults.push({ line: child.line ?? line, message })
       }
-      visit(child)
+      visit(child, child.line ?? line)
     })
   }
-  visit(root)
+  visit(root, 1)
   return faults
 }

@@ -69,7 +69,7 @@ export const bundleFlutter = async (files: readonly SourceFileDto[]): Promise<Bu
     const tree = own.parse(content)!
     const root = tree.rootNode as unknown as ParsedNode
     const problem = findSyntaxError(root)
-    if (problem) errors.push(`${path}:${problem}`)
+    if (problem) errors.push(`${path}:${String(problem.line)}: ${problem.message}`)
     const syntax = toSyntax(root)
     tree.delete()
     return syntax

@@ -22,6 +22,13 @@ test('an import of a file that is not there, with its line', async () => {
   ])
 })
 
+test('a file of the codebase may be imported', async () => {
+  const app = file('src/App.tsx', "import { Row } from './house/Row'\n")
+  const inCodebase = (path: string): boolean => path === 'src/house/Row.tsx'
+  expect(await checkDelivered([app], inCodebase)).toEqual([])
+  expect(await checkDelivered([app])).toHaveLength(1)
+})
+
 test.each([
   ['src/App.vue', "import Row from './Row.vue'"],
   ['src/app.ts', "const later = () => import('./later')"],

@@ -3,8 +3,11 @@ export type Fault = { readonly at: number; readonly what: string }
 
 export type TextFile = { readonly path: string; readonly text: string }
 
-/** Finds one kind of fault in a file; `paths`: all files of the project. */
+/** The paths of all files of a project. */
+export type Paths = Pick<ReadonlySet<string>, 'has'>
+
+/** Finds one kind of fault in a file; `paths`: those of all files of the project. */
 export type FaultFinder = (
   file: TextFile,
-  paths: ReadonlySet<string>,
+  paths: Paths,
 ) => readonly Fault[] | Promise<readonly Fault[]>

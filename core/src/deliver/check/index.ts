@@ -2,7 +2,7 @@ import type { EmittedFile } from '../../emit/shared/emitted-file.js'
 import { layerAt, lineAt } from '../../emit/shared/layer-at.js'
 import { notes } from '../../notes/catalogue.js'
 import type { Note } from '../../notes/note.js'
-import type { FaultFinder } from './fault.js'
+import type { FaultFinder, Paths } from './fault.js'
 import { brokenIds } from './ids.js'
 import { missingImports } from './imports.js'
 import { brokenSyntax } from './syntax.js'
@@ -18,10 +18,7 @@ export type DeliveredFault = {
 /** A new kind of fault is a file and a line here. */
 const FINDERS: readonly FaultFinder[] = [brokenSyntax, missingImports, brokenIds]
 
-const faultsIn = async (
-  file: EmittedFile,
-  paths: ReadonlySet<string>,
-): Promise<DeliveredFault[]> => {
+const faultsIn = async (file: EmittedFile, paths: Paths): Promise<DeliveredFault[]> => {
   const { path, content } = file
   if (content.kind !== 'text') return []
   const { text } = content
@@ -33,12 +30,15 @@ const faultsIn = async (
 
 /**
  * What of a delivered project cannot work, told without any tool of its target: files that cannot be parsed, imports of
- * files that are not there, ids. Fast enough for every conversion; it does not stand in for a compiler.
+ * files that are not there, ids. Fast enough for every conversion; it does not stand in for a compiler. `isThere`: whether
+ * there is a file that was not delivered, in the codebase that the code is for.
  */
 export const checkDelivered = async (
   files: readonly EmittedFile[],
+  isThere: (path: string) => boolean = () => false,
 ): Promise<readonly DeliveredFault[]> => {
-  const paths = new Set(files.map(({ path }) => path))
+  const delivered = new Set(files.map(({ path }) => path))
+  const paths: Paths = { has: (path) => delivered.has(path) || isThere(path) }
   return (await Promise.all(files.map((file) => faultsIn(file, paths)))).flat()
 }
 

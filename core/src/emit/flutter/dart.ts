@@ -10,7 +10,7 @@ import {
   span,
   type Doc,
 } from '../shared/document.js'
-import { isConstant } from './api.js'
+import { isConstant } from './api/index.js'
 
 /** How many signs a line of Dart may have. */
 export const PRINT_WIDTH = 80

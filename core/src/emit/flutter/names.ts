@@ -1,5 +1,5 @@
 import { separateWords } from '../../text/names.js'
-import { FLUTTER_NAMES } from './api.js'
+import { FLUTTER_NAMES } from './api/index.js'
 
 /** The classes of `lib/theme.dart`. */
 const THEME_CLASSES: ReadonlySet<string> = new Set([

@@ -58,8 +58,8 @@ const pictureWidget = (element: MarkupElement, said: Said, context: WidgetContex
   return call(
     isDrawing ? 'SvgPicture.asset' : 'Image.asset',
     {
-      fit: dartOf(said.get('fit'), context),
-      alignment: isDrawing ? undefined : dartOf(said.get('focus'), context),
+      fit: dartOf(said.get('fit'), context, isDrawing ? 'BoxFit.contain' : 'null'),
+      alignment: isDrawing ? undefined : dartOf(said.get('focus'), context, 'Alignment.center'),
       [isDrawing ? 'semanticsLabel' : 'semanticLabel']: isSilent ? undefined : alt,
       excludeFromSemantics: isSilent ? 'true' : undefined,
     },
