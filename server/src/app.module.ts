@@ -2,11 +2,10 @@ import { existsSync } from 'node:fs'
 import { join, resolve } from 'node:path'
 import { Module, type DynamicModule } from '@nestjs/common'
 import { ServeStaticModule } from '@nestjs/serve-static'
-import { TypeOrmModule } from '@nestjs/typeorm'
 import { AnswersModule } from './answers/answers.module'
 import { CodebasesModule } from './codebases/codebases.module'
 import type { CodebaseFolders } from './codebases/folders'
-import { createDatabaseOptions } from './database/database'
+import { DatabaseModule } from './database/database.module'
 import { FontsModule } from './fonts/fonts.module'
 import { PreviewsController } from './previews/previews.controller'
 import { ProjectsModule } from './projects/projects.module'
@@ -23,7 +22,7 @@ export class AppModule {
     return {
       module: AppModule,
       imports: [
-        TypeOrmModule.forRoot(createDatabaseOptions(database)),
+        DatabaseModule.on(database),
         AnswersModule,
         CodebasesModule.on(codebases),
         FontsModule,

@@ -1,9 +1,11 @@
 import { accessSync, constants, cpSync, existsSync, mkdirSync } from 'node:fs'
 import { join, resolve } from 'node:path'
-import { Logger } from '@nestjs/common'
+import { ConsoleLogger, Logger } from '@nestjs/common'
 import { createApp } from './create-app'
+import { checkDatabase, claimFolder, DATABASE_FILE } from './database/claim-folder'
 import { loadDemo } from './demo/load-demo'
 import { OptionsError, readOptions, type Options } from './options/options'
+import { storageProblem } from './database/storage-error'
 import { ProjectsService } from './projects/projects.service'
 
 const ROOT = resolve(__dirname, '../..')
@@ -26,7 +28,9 @@ const copyCodebases = (data: string): string => {
 
 const start = async (options: Options): Promise<string> => {
   prepareFolder(options.data)
-  const app = await createApp(join(options.data, 'unimorph.sqlite'), options.host, {
+  await claimFolder(options.data)
+  await checkDatabase(options.data)
+  const app = await createApp(join(options.data, DATABASE_FILE), options.host, {
     allowed: options.codebases,
     ...(options.demo ? { demo: copyCodebases(options.data) } : {}),
     uploads: join(options.data, 'codebases'),
@@ -37,7 +41,7 @@ const start = async (options: Options): Promise<string> => {
   // Why listening fails is said below in words of our own.
   Logger.overrideLogger(false)
   await app.listen(options.port, options.host)
-  Logger.overrideLogger(['error', 'warn'])
+  Logger.overrideLogger(new ConsoleLogger({ logLevels: ['error', 'warn'] }))
   return (await app.getUrl()).replace('[::1]', 'localhost')
 }
 
@@ -48,6 +52,8 @@ const describe = (error: unknown, { port, data }: Options): string => {
     return `Port ${port} is in use. Stop what runs there, or choose another with --port.`
   if (code === 'EACCES')
     return `Port ${port} may not be used by this account. Choose one above 1023 with --port.`
+  const storage = storageProblem(error)
+  if (storage) return `Unimorph could not start on ${data}: ${storage.reason}`
   if (code?.startsWith('SQLITE_')) return `The database in ${data} cannot be opened: ${message}.`
   return `Unimorph could not start: ${message}`
 }

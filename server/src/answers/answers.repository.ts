@@ -1,12 +1,16 @@
 import { Injectable } from '@nestjs/common'
 import { DataSource } from 'typeorm'
+import { WritesService } from '../database/writes.service'
 import { ProjectEntity } from '../projects/entities/project.entity'
 import { AnswerEntity } from './entities/answer.entity'
 
 /** The only file that knows the table of answers. */
 @Injectable()
 export class AnswersRepository {
-  constructor(private readonly source: DataSource) {}
+  constructor(
+    private readonly source: DataSource,
+    private readonly writes: WritesService,
+  ) {}
 
   private get answers() {
     return this.source.getRepository(AnswerEntity)
@@ -22,7 +26,7 @@ export class AnswersRepository {
   }
 
   save(answer: Partial<AnswerEntity>): Promise<AnswerEntity> {
-    return this.answers.save(answer)
+    return this.writes.run((manager) => manager.getRepository(AnswerEntity).save(answer))
   }
 
   list(projectId: string, form: string): Promise<AnswerEntity[]> {
@@ -30,6 +34,8 @@ export class AnswersRepository {
   }
 
   async clear(projectId: string, form: string): Promise<void> {
-    await this.answers.delete({ projectId, form })
+    await this.writes.run((manager) =>
+      manager.getRepository(AnswerEntity).delete({ projectId, form }),
+    )
   }
 }

@@ -1,12 +1,16 @@
 import { Injectable } from '@nestjs/common'
 import { DataSource } from 'typeorm'
+import { WritesService } from '../database/writes.service'
 import { ProjectEntity } from '../projects/entities/project.entity'
 import { CodebaseEntity } from './entities/codebase.entity'
 
 /** The only file that knows the table of codebases. */
 @Injectable()
 export class CodebasesRepository {
-  constructor(private readonly source: DataSource) {}
+  constructor(
+    private readonly source: DataSource,
+    private readonly writes: WritesService,
+  ) {}
 
   private get codebases() {
     return this.source.getRepository(CodebaseEntity)
@@ -22,10 +26,12 @@ export class CodebasesRepository {
   }
 
   save(projectId: string, folder: string): Promise<CodebaseEntity> {
-    return this.codebases.save({ projectId, folder })
+    return this.writes.run((manager) =>
+      manager.getRepository(CodebaseEntity).save({ projectId, folder }),
+    )
   }
 
   async remove(projectId: string): Promise<void> {
-    await this.codebases.delete({ projectId })
+    await this.writes.run((manager) => manager.getRepository(CodebaseEntity).delete({ projectId }))
   }
 }

@@ -1,4 +1,5 @@
 import type { DataSourceOptions } from 'typeorm'
+import type { Connection } from './connection'
 import { AnswerEntity } from '../answers/entities/answer.entity'
 import { AssetEntity } from '../projects/entities/asset.entity'
 import { EditEntity } from '../projects/entities/edit.entity'
@@ -11,7 +12,16 @@ import { CodebaseEntity } from '../codebases/entities/codebase.entity'
 import { Answers1764028800000 } from './migrations/0003-answers'
 import { Codebases1764374400000 } from './migrations/0004-codebases'
 
-type Pragmas = { pragma(text: string): unknown }
+/** All changes of the database's shape, the oldest first. */
+export const MIGRATIONS = [
+  Initial1763856000000,
+  Fonts1763942400000,
+  Answers1764028800000,
+  Codebases1764374400000,
+]
+
+/** So long a write waits for another program that uses the database, in ms: everything else waits with it. */
+const BUSY_MS = 1000
 
 /** The database in a file (or in memory, as `:memory:`), brought to its newest shape when it is opened. */
 export const createDatabaseOptions = (file: string): DataSourceOptions => ({
@@ -26,17 +36,13 @@ export const createDatabaseOptions = (file: string): DataSourceOptions => ({
     FontEntity,
     ProjectEntity,
   ],
-  migrations: [
-    Initial1763856000000,
-    Fonts1763942400000,
-    Answers1764028800000,
-    Codebases1764374400000,
-  ],
+  migrations: MIGRATIONS,
   migrationsRun: true,
   synchronize: false,
   enableWAL: true,
+  timeout: BUSY_MS,
   // FULL: what was acknowledged is on the disk, even if the power fails the moment after.
-  prepareDatabase: (database: Pragmas) => {
+  prepareDatabase: (database: Pick<Connection, 'pragma'>) => {
     database.pragma('synchronous = FULL')
     database.pragma('foreign_keys = ON')
   },

@@ -1,10 +1,14 @@
 import { Injectable } from '@nestjs/common'
 import { DataSource } from 'typeorm'
+import { WritesService } from '../database/writes.service'
 import { FontEntity } from './entities/font.entity'
 
 @Injectable()
 export class FontsRepository {
-  constructor(private readonly source: DataSource) {}
+  constructor(
+    private readonly source: DataSource,
+    private readonly writes: WritesService,
+  ) {}
 
   private get fonts() {
     return this.source.getRepository(FontEntity)
@@ -23,10 +27,13 @@ export class FontsRepository {
   }
 
   save(font: FontEntity): Promise<FontEntity> {
-    return this.fonts.save(font)
+    return this.writes.run((manager) => manager.getRepository(FontEntity).save(font))
   }
 
   async delete(id: string): Promise<boolean> {
-    return ((await this.fonts.delete({ id })).affected ?? 0) > 0
+    const { affected } = await this.writes.run((manager) =>
+      manager.getRepository(FontEntity).delete({ id }),
+    )
+    return (affected ?? 0) > 0
   }
 }

@@ -6,7 +6,8 @@ import {
   type ArgumentsHost,
   type ExceptionFilter,
 } from '@nestjs/common'
-import type { Response } from 'express'
+import type { Request, Response } from 'express'
+import { storageProblem } from '../database/storage-error'
 
 /** Expected problems go out as they are; anything else as a 500 with an id that is found in the log. */
 @Catch()
@@ -25,6 +26,13 @@ export class ErrorsFilter implements ExceptionFilter {
     this.log.error(
       `${requestId} ${error instanceof Error ? (error.stack ?? error.message) : String(error)}`,
     )
+    const problem = storageProblem(error)
+    if (problem) {
+      const isRead = host.switchToHttp().getRequest<Request>().method === 'GET'
+      const message = isRead ? problem.reason : `${problem.reason} Nothing was saved.`
+      response.status(problem.status).json({ message, requestId })
+      return
+    }
     response.status(500).json({
       message: `Something went wrong on the server; nothing was changed. The log has it as ${requestId}.`,
       requestId,

@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto'
 import { Injectable } from '@nestjs/common'
 import { DataSource, In, IsNull, LessThan, type EntityManager } from 'typeorm'
 import type { Asset } from '@unimorph/core'
+import { WritesService } from '../database/writes.service'
 import { AssetEntity } from './entities/asset.entity'
 import { EditEntity } from './entities/edit.entity'
 import { EditionEntity } from './entities/edition.entity'
@@ -13,11 +14,14 @@ type StoredAsset = Omit<Asset, 'data'> & { hash: string }
 /** The only file that knows the tables. */
 @Injectable()
 export class ProjectsRepository {
-  constructor(private readonly source: DataSource) {}
+  constructor(
+    private readonly source: DataSource,
+    private readonly writes: WritesService,
+  ) {}
 
   /** Runs everything in `work`, or nothing of it. */
   inTransaction<T>(work: (manager: EntityManager) => Promise<T>): Promise<T> {
-    return this.source.transaction(work)
+    return this.writes.run(work)
   }
 
   findProjects(): Promise<ProjectEntity[]> {
@@ -36,8 +40,11 @@ export class ProjectsRepository {
   }
 
   saveProject(project: Partial<ProjectEntity>, manager?: EntityManager): Promise<ProjectEntity> {
-    const repository = (manager ?? this.source.manager).getRepository(ProjectEntity)
-    return repository.save(repository.create(project))
+    const save = (within: EntityManager): Promise<ProjectEntity> => {
+      const repository = within.getRepository(ProjectEntity)
+      return repository.save(repository.create(project))
+    }
+    return manager ? save(manager) : this.writes.run(save)
   }
 
   findEditions(
@@ -112,6 +119,8 @@ export class ProjectsRepository {
 
   /** Deletes for good what was put into the bin before `time`. */
   async purge(time: number): Promise<void> {
-    await this.source.getRepository(ProjectEntity).delete({ removedAt: LessThan(time) })
+    await this.writes.run((manager) =>
+      manager.getRepository(ProjectEntity).delete({ removedAt: LessThan(time) }),
+    )
   }
 }
