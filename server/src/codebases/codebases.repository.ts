@@ -25,6 +25,11 @@ export class CodebasesRepository {
     return this.codebases.findOneBy({ projectId })
   }
 
+  /** The folders of all projects, also of those in the bin. */
+  async findFolders(): Promise<readonly string[]> {
+    return (await this.codebases.find()).map(({ folder }) => folder)
+  }
+
   save(projectId: string, folder: string): Promise<CodebaseEntity> {
     return this.writes.run((manager) =>
       manager.getRepository(CodebaseEntity).save({ projectId, folder }),

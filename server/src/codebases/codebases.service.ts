@@ -1,6 +1,7 @@
 import { existsSync, readFileSync, writeFileSync } from 'node:fs'
+import { rm } from 'node:fs/promises'
 import { dirname, join, resolve } from 'node:path'
-import { Inject, Injectable } from '@nestjs/common'
+import { Inject, Injectable, type OnApplicationBootstrap } from '@nestjs/common'
 import { filter, map, type Observable } from 'rxjs'
 import {
   EMPTY_GLOSSARY,
@@ -15,7 +16,7 @@ import { badInput, badRequest, notFound } from '../http/problem'
 import { ChangesService, type Changes } from './changes.service'
 import { CodebasesRepository } from './codebases.repository'
 import { CODEBASE_FOLDERS, isAllowed, listCodebases, type CodebaseFolders } from './folders'
-import { unpack } from './unpack'
+import { removeUnused, unpack } from './unpack'
 
 type Scanner = import('@unimorph/codebase', { with: { 'resolution-mode': 'import' } }).ScanCache
 
@@ -43,7 +44,7 @@ const readText = (path: string): string | undefined => {
 
 /** Codebases are read, and nothing of them is run; of them only the glossary is written. */
 @Injectable()
-export class CodebasesService {
+export class CodebasesService implements OnApplicationBootstrap {
   private readonly caches = new Map<string, Scanner>()
   /** Glossaries as they were written here, by folder: no change that anybody has to be told. */
   private readonly written = new Map<string, string>()
@@ -75,13 +76,24 @@ export class CodebasesService {
     return this.scan(folder)
   }
 
+  /** The codebase that was there before is replaced when all of the new one is on the disk, and not sooner. */
   async upload(projectId: string, data: string): Promise<ProjectCodebase> {
     await this.needProject(projectId)
-    const folder = join(this.folders.uploads, projectId)
-    unpack(Buffer.from(data, 'base64'), folder)
-    this.caches.delete(folder)
+    const before = await this.repository.find(projectId)
+    const folder = await unpack(Buffer.from(data, 'base64'), this.folders.uploads, projectId)
     await this.repository.save(projectId, folder)
+    if (before && dirname(before.folder) === resolve(this.folders.uploads)) {
+      this.caches.delete(before.folder)
+      await rm(before.folder, { recursive: true, force: true })
+    }
     return this.scan(folder)
+  }
+
+  /** What an upload that was cut off has left. */
+  async onApplicationBootstrap(): Promise<void> {
+    const { uploads } = this.folders
+    const used = await this.repository.findFolders()
+    await removeUnused(uploads, new Set(used))
   }
 
   async remove(projectId: string): Promise<void> {

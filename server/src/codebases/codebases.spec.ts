@@ -3,6 +3,7 @@ import {
   existsSync,
   mkdirSync,
   mkdtempSync,
+  readdirSync,
   readFileSync,
   rmSync,
   symlinkSync,
@@ -10,11 +11,12 @@ import {
 } from 'node:fs'
 import type { Server } from 'node:http'
 import { tmpdir } from 'node:os'
-import { join, resolve } from 'node:path'
+import { dirname, join, relative, resolve } from 'node:path'
 import type { NestExpressApplication } from '@nestjs/platform-express'
 import { strToU8, zipSync } from 'fflate'
 import request from 'supertest'
 import { createApp } from '../create-app'
+import { removeUnused } from './unpack'
 
 const DEMO = resolve(__dirname, '../../../demo')
 const design = JSON.parse(readFileSync(join(DEMO, 'designs/tidewrack.json'), 'utf8')) as object
@@ -131,18 +133,95 @@ test('an archive is unpacked and scanned; its folder around all is left out', as
   expect(body).toMatchObject({
     codebase: { name: 'shop', components: [{ id: 'src/Btn.tsx#Btn' }] },
   })
-  expect(existsSync(join(folder, 'uploads', project, 'node_modules'))).toBe(false)
+  const { folder: unpacked } = body as { folder: string }
+  expect(readdirSync(unpacked).sort()).toEqual(['package.json', 'src'])
+  expect(dirname(unpacked)).toBe(join(folder, 'uploads'))
 })
 
-test('an archive that would leave its folder, and what is none, is refused', async () => {
-  const zip = zipSync({ 'a/b.ts': strToU8('1'), '../../evil.ts': strToU8('2') })
-  const { body } = await http
-    .post(path())
-    .send({ name: 'a.zip', data: Buffer.from(zip).toString('base64') })
-    .expect(400)
-  expect((body as { message: string }).message).toContain('leave its folder')
-  expect(existsSync(join(folder, 'evil.ts'))).toBe(false)
-  await http.post(path()).send({ name: 'a.zip', data: 'AAAA' }).expect(400)
+describe('archives', () => {
+  const send = (zip: Uint8Array) =>
+    http.post(path()).send({ name: 'a.zip', data: Buffer.from(zip).toString('base64') })
+  const shop = (note: string): Uint8Array =>
+    zipSync({ 'package.json': strToU8('{"name":"shop"}'), 'src/note.ts': strToU8(note) })
+  const uploads = (): string => join(folder, 'uploads')
+  /** All files that are kept, with what is in them. */
+  const kept = (): readonly (readonly [string, string])[] =>
+    readdirSync(uploads(), { recursive: true, withFileTypes: true })
+      .filter((entry) => entry.isFile())
+      .map((entry) => {
+        const full = join(entry.parentPath, entry.name)
+        return [relative(uploads(), full), readFileSync(full, 'utf8')] as const
+      })
+      .sort(([a], [b]) => (a < b ? -1 : 1))
+
+  /** A link, as programs of Unix archive one: the mode of a file says so. */
+  const linked = (): Uint8Array =>
+    zipSync({ 'src/secrets': [strToU8('/etc/passwd'), { os: 3, attrs: 0o120777 << 16 }] })
+  /** An archive that says of its first file that it is of another size. */
+  const ofSize = (size: number): Uint8Array => {
+    const zip = Buffer.from(zipSync({ 'src/note.ts': strToU8('tide '.repeat(500)) }))
+    const entry = zip.indexOf(Buffer.from([0x50, 0x4b, 1, 2]))
+    zip.writeUInt32LE(size, entry + 24)
+    return zip
+  }
+
+  test.each([
+    [
+      'leaves its folder',
+      () => zipSync({ 'a/b.ts': strToU8('1'), '../../evil.ts': strToU8('2') }),
+      'leave its folder',
+    ],
+    ['is named from the root', () => zipSync({ '/etc/evil.ts': strToU8('2') }), 'leave its folder'],
+    ['leaves by another slash', () => zipSync({ '..\\evil.ts': strToU8('2') }), 'leave its folder'],
+    ['goes on below a file', () => zipSync({ 'a.ts/..': strToU8('2') }), 'leave its folder'],
+    ['has an empty name', () => zipSync({ 'src//a.ts': strToU8('2') }), 'empty name'],
+    [
+      'has a name that is too long',
+      () => zipSync({ [`${'a'.repeat(300)}.ts`]: strToU8('2') }),
+      'too long',
+    ],
+    [
+      'stands where a folder is wanted',
+      () => zipSync({ a: strToU8('1'), 'a/b.ts': strToU8('2') }),
+      'place of a folder',
+    ],
+    ['is a link', linked, 'symbolic link'],
+    ['is larger than it says', () => ofSize(10), 'cannot be unpacked'],
+    ['is smaller than it says', () => ofSize(5000), 'cannot be unpacked'],
+    ['is very large', () => ofSize(300_000_000), 'too large'],
+    ['is in no archive', () => strToU8('no zip'), 'cannot be unpacked'],
+    ['is missing', () => zipSync({}), 'no files'],
+  ])(
+    'a file that %s is refused, and the codebase that was there stays',
+    async (_what, zip, message) => {
+      await send(shop('before')).expect(201)
+      const before = kept()
+      const { body } = await send(zip()).expect(400)
+      expect((body as { message: string }).message).toContain(message)
+      expect(kept()).toEqual(before)
+      expect((await http.get(path())).body).toMatchObject({ codebase: { name: 'shop' } })
+      expect(existsSync(join(folder, 'evil.ts'))).toBe(false)
+    },
+  )
+
+  test('one takes the place of the one before', async () => {
+    await send(shop('before')).expect(201)
+    const { body } = await send(shop('after')).expect(201)
+    const name = relative(uploads(), (body as { folder: string }).folder)
+    expect(kept()).toEqual([
+      [`${name}/package.json`, '{"name":"shop"}'],
+      [`${name}/src/note.ts`, 'after'],
+    ])
+  })
+
+  test('what an upload that was cut off has left is removed, and nothing else', async () => {
+    const { body } = await send(shop('before')).expect(201)
+    const own = relative(uploads(), (body as { folder: string }).folder)
+    for (const name of [`${project}-0badcafe.part`, `${project}-0badcafe`, 'notes of mine'])
+      mkdirSync(join(uploads(), name))
+    await removeUnused(uploads(), new Set([join(uploads(), own)]))
+    expect(readdirSync(uploads()).sort()).toEqual([own, 'notes of mine'].sort())
+  })
 })
 
 test('a preview is bundled with the components it names, and nothing else of the codebase', async () => {

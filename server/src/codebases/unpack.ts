@@ -1,51 +1,49 @@
-import { mkdirSync, rmSync, writeFileSync } from 'node:fs'
-import { dirname, join, posix } from 'node:path'
-import { unzipSync } from 'fflate'
-import { badRequest } from '../http/problem'
+import { randomUUID } from 'node:crypto'
+import { mkdir, open, readdir, rename, rm } from 'node:fs/promises'
+import { dirname, join } from 'node:path'
+import { readArchive, type ArchivedFile } from './read-archive'
 
-const MOST_FILES = 20_000
-const MOST_BYTES = 200_000_000
+/** What is being unpacked has this at its end, until all of it is there. */
+const UNFINISHED = '.part'
 
-/** The folder all files of an archive stand in, as archives of repositories have one; '' where there is none. */
-const commonFolder = (names: readonly string[]): string => {
-  const [first] = names[0]?.split('/') ?? []
-  const folder = `${first ?? ''}/`
-  return names.length > 0 && names.every((name) => name.startsWith(folder)) ? folder : ''
+const write = async (folder: string, { path, bytes }: ArchivedFile): Promise<void> => {
+  const full = join(folder, path)
+  await mkdir(dirname(full), { recursive: true })
+  const file = await open(full, 'wx')
+  try {
+    await file.writeFile(bytes)
+  } finally {
+    await file.close()
+  }
 }
 
-/** Unpacks an archive into a folder that is emptied before. Names that would leave it are refused. */
-export const unpack = (bytes: Uint8Array, folder: string): void => {
-  let files: Record<string, Uint8Array>
-  let size = 0
-  let count = 0
+/**
+ * Unpacks an archive into a new folder of a project, beside the one it may have: that one stays as it is. Returns the
+ * folder, which is there with all its files or not at all. Throws BadRequestException for what cannot be unpacked.
+ */
+export const unpack = async (bytes: Buffer, uploads: string, project: string): Promise<string> => {
+  const files = await readArchive(bytes)
+  const folder = join(uploads, `${project}-${randomUUID().slice(0, 8)}`)
+  const unfinished = folder + UNFINISHED
   try {
-    files = unzipSync(bytes, {
-      filter: ({ name, originalSize }) => {
-        if (name.endsWith('/') || /(^|\/)(node_modules|\.git)\//.test(name)) return false
-        size += originalSize
-        count++
-        if (size > MOST_BYTES || count > MOST_FILES)
-          throw badRequest('The archive is too large: leave out what programs have made.')
-        return true
-      },
-    })
+    for (const file of files) await write(unfinished, file)
+    await rename(unfinished, folder)
+    return folder
   } catch (error) {
-    if (error instanceof Error && 'getStatus' in error) throw error
-    throw badRequest('The archive cannot be unpacked. Make it again, as a ZIP without a password.')
+    await rm(unfinished, { recursive: true, force: true })
+    throw error
   }
-  const names = Object.keys(files)
-  if (names.length === 0) throw badRequest('The archive holds no files of a codebase.')
-  const inside = commonFolder(names)
-  const places = names.map((name) => {
-    const path = posix.normalize(name.slice(inside.length))
-    if (path.startsWith('..') || path.startsWith('/') || path.includes('\\') || path.includes('\0'))
-      throw badRequest(`The archive has a file that would leave its folder: ${name}`)
-    return { path, bytes: files[name]! }
-  })
-  rmSync(folder, { recursive: true, force: true })
-  for (const { path, bytes: content } of places) {
-    const full = join(folder, path)
-    mkdirSync(dirname(full), { recursive: true })
-    writeFileSync(full, content)
-  }
+}
+
+/** The folders that are made here, or were by earlier versions: everything else in their place is left alone. */
+const OWN = /^[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}(?:-[0-9a-f]{8}(?:\.part)?)?$/
+
+/** Removes what was unpacked and belongs to no project any more; `used`: the folders that do. */
+export const removeUnused = async (uploads: string, used: ReadonlySet<string>): Promise<void> => {
+  const names = await readdir(uploads).catch(() => [])
+  const unused = names
+    .filter((name) => OWN.test(name))
+    .map((name) => join(uploads, name))
+    .filter((folder) => !used.has(folder))
+  await Promise.all(unused.map((folder) => rm(folder, { recursive: true, force: true })))
 }
