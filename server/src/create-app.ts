@@ -11,6 +11,7 @@ import { bodyErrors } from './http/body-errors'
 import { ErrorsFilter } from './http/errors.filter'
 import { loopbackCors } from './http/loopback-cors'
 import { localOnly } from './http/local-only'
+import { ownOriginOnly } from './http/own-origin-only'
 
 const BODY_LIMIT = '80mb'
 
@@ -56,6 +57,7 @@ export const createApp = async (
   app.use(localOnly(host))
   app.use(security)
   app.use(loopbackCors)
+  app.use(ownOriginOnly)
   app.useBodyParser('json', { limit: BODY_LIMIT })
   app.use(bodyErrors)
   app.useGlobalPipes(

@@ -226,6 +226,37 @@ describe.each(entries)('$title', ({ method, path, route }) => {
   })
 })
 
+describe.each(entries.filter(({ method }) => method !== 'get'))(
+  '$title',
+  ({ method, path, route }) => {
+    test.each([
+      { origin: 'https://harbour.example' },
+      { origin: 'null' },
+      { 'sec-fetch-site': 'cross-site' },
+      { 'sec-fetch-site': 'same-site', origin: 'http://harbour.example' },
+    ])('changes nothing for a page elsewhere: %j', async (headers) => {
+      const { status, body } = await send(method, fill(path, project), route.body).set(headers)
+      expect(status).toBe(403)
+      expect(saidIn(body)).toContain('Another page')
+    })
+  },
+)
+
+test('a page of the server itself, and a form that runs on this machine, are answered', async () => {
+  const own = { host: 'localhost:4780', origin: 'http://localhost:4780' }
+  await http
+    .patch(`/api/projects/${project}`)
+    .set({ ...own, 'sec-fetch-site': 'same-origin' })
+    .send(NAME)
+    .expect(200)
+  const { headers } = await http
+    .post(`/api/projects/${project}/answers/log`)
+    .set({ origin: 'http://localhost:5173', 'sec-fetch-site': 'same-site' })
+    .send({ find: 'Rope' })
+    .expect(201)
+  expect(headers['access-control-allow-origin']).toBe('http://localhost:5173')
+})
+
 test.each(['get', 'delete'] as const)('%s of a font that is not there is 404', async (method) => {
   const { status } = await send(method, `/api/fonts/${NOBODY}`)
   expect(status).toBe(404)
