@@ -9,6 +9,7 @@ import {
   writeCache,
   type ScanCache,
 } from '@unimorph/codebase'
+import { LeadsOutside, writeInside } from '@unimorph/codebase/folder'
 import {
   EMPTY_GLOSSARY,
   GLOSSARY_FILE,
@@ -93,8 +94,9 @@ export const findGlossary = (folder: string): Glossary => {
 export const saveGlossary = (folder: string, glossary: Glossary): string => {
   const path = join(folder, GLOSSARY_FILE)
   try {
-    writeFileSync(path, writeGlossary(glossary))
+    writeInside(folder, GLOSSARY_FILE, writeGlossary(glossary))
   } catch (error) {
+    if (error instanceof LeadsOutside) throw new Failure(error.message)
     throw new Failure(`${path}: cannot be written, ${describeSystemError(error)}.`)
   }
   return path

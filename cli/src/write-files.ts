@@ -1,5 +1,6 @@
-import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
-import { dirname, isAbsolute, relative, resolve } from 'node:path'
+import { existsSync, readFileSync } from 'node:fs'
+import { isAbsolute, relative, resolve } from 'node:path'
+import { LeadsOutside, writeInside } from '@unimorph/codebase/folder'
 import { decodeBase64, type EmittedFile } from '@unimorph/core'
 import { describeSystemError, Failure } from './failure.js'
 
@@ -44,11 +45,11 @@ export const writeFiles = (
       )
     }
     for (const { path, bytes } of planned) {
-      mkdirSync(dirname(path), { recursive: true })
-      writeFileSync(path, bytes)
+      writeInside(root, relative(root, path), bytes)
     }
   } catch (error) {
     if (error instanceof Failure) throw error
+    if (error instanceof LeadsOutside) throw new Failure(error.message)
     throw new Failure(`${folder}: cannot be written, ${describeSystemError(error)}.`)
   }
 }

@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto'
 import { readdirSync, readFileSync, statSync } from 'node:fs'
 import { extname, join } from 'node:path'
 import ignoring from 'ignore'
+import { readInside } from './folder.js'
 
 export type SourceFile = {
   /** From the root of the codebase, with `/`. */
@@ -60,11 +61,8 @@ type Rules = { readonly below: string; readonly rules: ReturnType<typeof createR
 
 const readRules = (folder: string, below: string): readonly Rules[] =>
   IGNORE_FILES.flatMap((name) => {
-    try {
-      return [{ below, rules: createRules().add(readFileSync(join(folder, name), 'utf8')) }]
-    } catch {
-      return []
-    }
+    const text = readInside(folder, name)
+    return text === undefined ? [] : [{ below, rules: createRules().add(text) }]
   })
 
 const isIgnored = (path: string, all: readonly Rules[]): boolean =>

@@ -1,5 +1,5 @@
-import { readFileSync } from 'node:fs'
-import { basename, join, resolve } from 'node:path'
+import { basename, resolve } from 'node:path'
+import { readInside } from './folder.js'
 
 /** What a codebase calls itself in the files that say what it needs; `read` gives a file's text. */
 export const readName = (read: (path: string) => string | undefined): string | undefined => {
@@ -15,13 +15,7 @@ export const readName = (read: (path: string) => string | undefined): string | u
 
 /** What a codebase in a folder calls itself; the folder's name where it does not say. */
 export const nameOfFolder = (folder: string): string => {
-  const read = (path: string): string | undefined => {
-    try {
-      return readFileSync(join(folder, path), 'utf8')
-    } catch {
-      return undefined
-    }
-  }
+  const read = (path: string): string | undefined => readInside(folder, path)
   return readName(read) ?? basename(resolve(folder))
 }
 

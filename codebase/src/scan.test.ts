@@ -1,6 +1,7 @@
 import { symlinkSync } from 'node:fs'
 import { join } from 'node:path'
 import type { Codebase } from '@unimorph/core'
+import ts from 'typescript'
 import { createCache, readCache, writeCache } from './cache.js'
 import { scanCodebase } from './scan.js'
 import { createFolder, find, linesOf } from './testing.js'
@@ -318,6 +319,68 @@ test('what is broken, ignored, too large or a link out of the folder does not st
   expect(found.components.map(({ name }) => name).filter((name) => name !== 'Bad')).toEqual(['A'])
   expect(found.notes.map(({ path }) => path)).toEqual(['Bad.tsx', 'Bad.vue', 'bad.dart', 'big.ts'])
   expect(found.notes[0]).toMatchObject({ line: 1 })
+})
+
+describe('what lies outside of the folder', () => {
+  /** A codebase with a neighbour, and the component that takes its tone from there in some way. */
+  const toneFrom = async (
+    specifier: string,
+    more: Readonly<Record<string, string>> = {},
+  ): Promise<readonly string[]> => {
+    const around = createFolder({
+      'outside/tone.ts': "export type Tone = 'secret'",
+      'outside/tsconfig.json': '{ "compilerOptions": { "paths": { "outer/*": ["./*"] } } }',
+    })
+    folder = createFolder({})
+    for (const [path, text] of Object.entries(more))
+      around.write(`app/${path}`, text.replaceAll('OUTSIDE', join(around.root, 'outside')))
+    const from = specifier.replace('OUTSIDE', join(around.root, 'outside'))
+    around.write(
+      'app/src/A.tsx',
+      `import type { Tone } from '${from}'\nexport const A = (p: { tone: Tone }) => <i>{p.tone}</i>`,
+    )
+    symlinkSync(join(around.root, 'outside'), join(around.root, 'app/src/link'))
+    const read = jest.spyOn(ts.sys, 'readFile')
+    const found = await scanCodebase(join(around.root, 'app'), createCache())
+    const opened = read.mock.calls.map(([path]) => path)
+    read.mockRestore()
+    around.remove()
+    expect(opened.filter((path) => path.startsWith(join(around.root, 'outside')))).toEqual([])
+    return linesOf(find(found, 'src/A.tsx#A'))
+  }
+
+  test.each([
+    ['by a relative import', '../../outside/tone', {}],
+    ['by an absolute import', 'OUTSIDE/tone', {}],
+    ['by a link', './link/tone', {}],
+    [
+      'by paths of its settings',
+      'outer/tone',
+      { 'tsconfig.json': '{ "compilerOptions": { "paths": { "outer/*": ["../outside/*"] } } }' },
+    ],
+    [
+      'by settings it goes on from',
+      'outer/tone',
+      { 'tsconfig.json': '{ "extends": "../outside/tsconfig.json" }' },
+    ],
+    [
+      'by absolute settings it goes on from',
+      'outer/tone',
+      { 'tsconfig.json': '{ "extends": "OUTSIDE/tsconfig.json" }' },
+    ],
+  ])('is not read %s', async (_way, specifier, more) => {
+    expect(await toneFrom(specifier, more as Record<string, string>)).toEqual(['tone: other'])
+  })
+
+  test('while settings and types inside of it are', async () => {
+    expect(
+      await toneFrom('inner/tone', {
+        'types/tone.ts': "export type Tone = 'calm'",
+        'base.json': '{ "compilerOptions": { "paths": { "inner/*": ["./types/*"] } } }',
+        'tsconfig.json': '{ "extends": "./base.json" }',
+      }),
+    ).toEqual(['tone: choice(calm)'])
+  })
 })
 
 test('names that would end a text of code are left out', async () => {

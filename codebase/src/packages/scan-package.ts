@@ -31,8 +31,12 @@ const READERS: readonly (readonly [string, ReadExport])[] = [
   ['react', readReactComponent],
 ]
 
+/** A name that a package may have, and no path. */
+const PACKAGE = /^(@[a-z0-9~-][\w.~-]*\/)?[a-z0-9~-][\w.~-]*$/i
+
 /** The folder of an installed package, as files in `root` see it. */
 export const findPackage = (root: string, name: string): string | undefined => {
+  if (!PACKAGE.test(name)) return undefined
   for (let folder = resolve(root); ; folder = dirname(folder)) {
     const found = join(folder, 'node_modules', name)
     if (existsSync(join(found, 'package.json'))) return found
@@ -79,7 +83,7 @@ export const scanPackage = (root: string, name: string): ScannedPackage => {
     const text = `export * from ${JSON.stringify(entry)}\n`
     return { path: `unimorph-package-${i}.ts`, text, hash: text }
   })
-  const { checker, moduleOf } = new Modules(resolve(root)).check(
+  const { checker, moduleOf } = new Modules(resolve(root), [folder]).check(
     files,
     files.map(({ path }) => path),
   )

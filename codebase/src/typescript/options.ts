@@ -1,6 +1,6 @@
-import { readFileSync } from 'node:fs'
 import { join, posix, relative, resolve, sep } from 'node:path'
 import ts from 'typescript'
+import { createScope } from './scope.js'
 
 /** Everything is read as strictly as can be, and with what browsers have. */
 export const OPTIONS: ts.CompilerOptions = {
@@ -22,19 +22,20 @@ export const OPTIONS: ts.CompilerOptions = {
 
 /** The options of a codebase that say what its imports mean. */
 export const readOptions = (root: string): ts.CompilerOptions => {
+  const { fileExists, readFile } = createScope([root])
+  const host: ts.ParseConfigHost = {
+    fileExists,
+    readFile,
+    readDirectory: () => [],
+    useCaseSensitiveFileNames: ts.sys.useCaseSensitiveFileNames,
+  }
   for (const name of ['tsconfig.app.json', 'tsconfig.json', 'jsconfig.json']) {
     const path = join(root, name)
-    const { config } = ts.readConfigFile(path, (file) => {
-      try {
-        return readFileSync(file, 'utf8')
-      } catch {
-        return undefined
-      }
-    }) as { config?: object }
+    const { config } = ts.readConfigFile(path, readFile) as { config?: object }
     if (!config) continue
     const { options } = ts.parseJsonConfigFileContent(
       { ...config, files: [], include: [] },
-      ts.sys,
+      host,
       root,
     )
     if (options.paths) {

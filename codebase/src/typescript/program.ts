@@ -4,6 +4,7 @@ import ts from 'typescript'
 import type { SourceFile } from '../files.js'
 import { scriptOf } from '../vue/script-of.js'
 import { OPTIONS, readOptions } from './options.js'
+import { createScope } from './scope.js'
 
 /** A single-file component is read as a module of TypeScript that has its script. */
 const VUE_MODULE = '.vue.ts'
@@ -42,7 +43,11 @@ export class Modules {
   private readonly resolutions = new Map<string, ts.ResolvedModuleFull | undefined>()
   private known = ''
 
-  constructor(private readonly root: string) {}
+  /** `packages`: folders of packages that are looked at with the codebase, wherever they lie. */
+  constructor(
+    private readonly root: string,
+    private readonly packages: readonly string[] = [],
+  ) {}
 
   /** Types of some files; `all` are the files of the codebase as they are now. */
   check(files: readonly SourceFile[], wanted: readonly string[]): Checked {
@@ -84,6 +89,7 @@ export class Modules {
     options: ts.CompilerOptions,
   ): ts.CompilerHost {
     const base = ts.createCompilerHost(options)
+    const scope = createScope([this.root, ...this.packages])
     const cache = ts.createModuleResolutionCache(this.root, (name) => name, options)
     const resolveOne = (name: string, from: string): ts.ResolvedModuleFull | undefined => {
       const key = `${dirname(from)}\n${name}`
@@ -94,9 +100,10 @@ export class Modules {
     }
     const host: ts.CompilerHost = {
       ...base,
+      ...scope,
       getCurrentDirectory: () => this.root,
-      fileExists: (path) => texts.has(resolve(path)) || base.fileExists(path),
-      readFile: (path) => texts.get(resolve(path))?.text ?? base.readFile(path),
+      fileExists: (path) => texts.has(resolve(path)) || scope.fileExists(path),
+      readFile: (path) => texts.get(resolve(path))?.text ?? scope.readFile(path),
       getSourceFile: (path, languageVersion) => {
         const file = fromModule(resolve(path))
         const source = texts.get(file)
@@ -106,7 +113,7 @@ export class Modules {
         const changedMs = source ? 0 : (ts.sys.getModifiedTime?.(path)?.getTime() ?? 0)
         const shared = source ? undefined : libraries.get(path)
         if (shared?.changedMs === changedMs) return shared.module
-        const text = source ? textOfModule(source) : base.readFile(path)
+        const text = source ? textOfModule(source) : scope.readFile(path)
         if (text === undefined) return undefined
         const module = ts.createSourceFile(path, text, languageVersion, true)
         if (source) this.parsed.set(path, { hash, module })

@@ -1,4 +1,4 @@
-import { existsSync, readFileSync, writeFileSync } from 'node:fs'
+import { existsSync, readFileSync } from 'node:fs'
 import { rm } from 'node:fs/promises'
 import { dirname, join, resolve } from 'node:path'
 import { Inject, Injectable, type OnApplicationBootstrap } from '@nestjs/common'
@@ -12,6 +12,7 @@ import {
   type Codebase,
   type Glossary,
 } from '@unimorph/core'
+import { storageCode } from '../database/storage-error'
 import { badInput, badRequest, notFound } from '../http/problem'
 import { ChangesService, type Changes } from './changes.service'
 import { CodebasesRepository } from './codebases.repository'
@@ -135,7 +136,7 @@ export class CodebasesService implements OnApplicationBootstrap {
     const cache = this.caches.get(folder) ?? createCache()
     this.caches.set(folder, cache)
     const codebase = await scanCodebase(folder, cache)
-    const read = this.readGlossary(folder)
+    const read = await this.readGlossary(folder)
     const packages = packagesOf(read.glossary)
     return { folder, codebase: withPackages(codebase, folder, packages, cache), ...read }
   }
@@ -146,24 +147,36 @@ export class CodebasesService implements OnApplicationBootstrap {
     if (folder === undefined) throw notFound('codebase')
     const read = readGlossary(document)
     if (!read.ok) throw badInput(read.notes)
-    const { problem } = this.readGlossary(folder)
+    const { problem } = await this.readGlossary(folder)
     if (problem !== undefined)
       throw badRequest(`${problem} Mend the file first; nothing was written.`)
+    const { LeadsOutside, writeInside } = await import('@unimorph/codebase/folder')
     try {
       const text = writeGlossary(read.value)
       this.written.set(folder, text)
-      writeFileSync(join(folder, GLOSSARY_FILE), text)
-    } catch {
-      throw badRequest(`${join(folder, GLOSSARY_FILE)} cannot be written.`)
+      writeInside(folder, GLOSSARY_FILE, text)
+    } catch (error) {
+      const why = error instanceof LeadsOutside ? `: ${error.message}` : '.'
+      if (storageCode(error) === 'ENOSPC') throw error
+      throw badRequest(`${join(folder, GLOSSARY_FILE)} cannot be written${why}`)
     }
     return read.value
   }
 
-  private readGlossary(folder: string): Pick<ProjectCodebase, 'glossary' | 'problem'> {
+  private async readGlossary(
+    folder: string,
+  ): Promise<Pick<ProjectCodebase, 'glossary' | 'problem'>> {
     const path = join(folder, GLOSSARY_FILE)
     if (!existsSync(path)) return { glossary: EMPTY_GLOSSARY }
+    const { readInside } = await import('@unimorph/codebase/folder')
+    const text = readInside(folder, GLOSSARY_FILE)
+    if (text === undefined)
+      return {
+        glossary: EMPTY_GLOSSARY,
+        problem: `${path} cannot be read, or leads out of its folder.`,
+      }
     try {
-      const read = readGlossary(JSON.parse(readFileSync(path, 'utf8')))
+      const read = readGlossary(JSON.parse(text))
       if (read.ok) return { glossary: read.value }
       return { glossary: EMPTY_GLOSSARY, problem: read.notes[0]!.message }
     } catch {
