@@ -1,5 +1,5 @@
 import { isIdleName } from '../../../design/idle-name.js'
-import { toCamel, toKebab, UniqueNames } from '../../../text/names.js'
+import { toCamel, toId, toKebab, UniqueNames } from '../../../text/names.js'
 import type { Looks } from '../../shared/looks.js'
 import {
   isClass,
@@ -67,7 +67,7 @@ export type ClassSpelling = {
 /** Readable in one sheet for all: the block is the component, the element its layer, the modifier what was chosen. */
 export const blockSpelling = (blocks: UniqueNames): ClassSpelling => ({
   separator: '-',
-  block: (component) => blocks.take(toKebab(component, 'part')),
+  block: (component) => blocks.take(toId(component, 'part')),
   root: (block) => block,
   element: (block, element) => `${block}__${element}`,
   look: (block, place, option) =>
@@ -77,7 +77,7 @@ export const blockSpelling = (blocks: UniqueNames): ClassSpelling => ({
 /** Names of a module, in which nothing else is: `title`, `rustBadge`. */
 export const moduleSpelling: ClassSpelling = {
   separator: '',
-  block: (component) => toKebab(component, 'part'),
+  block: (component) => toId(component, 'part'),
   root: () => 'root',
   element: (_block, element) => toCamel(element, 'box'),
   look: (_block, place, option) =>

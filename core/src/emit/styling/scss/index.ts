@@ -23,11 +23,13 @@ const printBlock = ({ block, rules }: Section, theme: SheetTheme): string => {
 
 /** Files of what all components share. */
 const OWN_FILES = ['base', 'theme', 'shared'] as const
+/** What no component's file may be called: the file that uses all others has this name itself. */
+const TAKEN = [...OWN_FILES, 'index']
 
 /** SCSS: what plain CSS says, a file for each component, whose elements stand inside its block. */
 export const createScss = (project: UiProject, options: StylingOptions): Styling => {
   const base = createBase(project, options)
-  const { sections, finish } = collectSections(base, OWN_FILES)
+  const { sections, finish } = collectSections(base, TAKEN)
   return {
     ...base.styling,
     id: 'scss',
