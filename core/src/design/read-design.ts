@@ -4,6 +4,7 @@ import { describeIssue, formatPath } from '../notes/describe-issue.js'
 import { failed, type Note, type Outcome } from '../notes/note.js'
 import { DESIGN_VERSION, designSchema, type Design } from './design.js'
 import { checkReferences } from './check-references.js'
+import { measureResolved } from './measure-resolved.js'
 import { migrateDesign } from './migrations/index.js'
 
 /** Most layers a design may have, and how deep they may be nested. */
@@ -11,6 +12,9 @@ export const MAX_LAYERS = 100_000
 export const MAX_DEPTH = 256
 
 const MOST_ERRORS_SHOWN = 20
+
+/** So many times the most layers are looked at before a design is said to have too many: with other things put in, again. */
+const LOOKED_AT = 4
 
 /** Counts objects and depth without recursion: a hostile document must not exhaust the stack. */
 const findExcess = (document: unknown): 'too-deep' | 'too-many' | undefined => {
@@ -54,6 +58,9 @@ export const readDesign = (document: unknown, file = 'design.json'): Outcome<Des
   }
   const broken = checkReferences(parsed.data, file)
   if (broken.length > 0) return failed(broken.slice(0, MOST_ERRORS_SHOWN))
+  const { layers, depth } = measureResolved(parsed.data, MAX_LAYERS * LOOKED_AT)
+  if (depth > MAX_DEPTH) return failed([notes.tooDeep(file, MAX_DEPTH)])
+  if (layers > MAX_LAYERS) return failed([notes.tooManyResolved(file, MAX_LAYERS)])
   return { ok: true, value: parsed.data, notes: [] }
 }
 

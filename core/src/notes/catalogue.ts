@@ -114,6 +114,12 @@ export const notes = {
       `${quote(file)} has more than ${limit} layers.`,
       'Export fewer screens at a time.',
     ),
+  tooManyResolved: (file: string, limit: number) =>
+    note('error', 'intake/too-many-layers')(
+      { file },
+      `${quote(file)} has more than ${limit} layers with what its components draw.`,
+      'Use fewer instances of components that hold many others, or export fewer screens at a time.',
+    ),
   tooDeep: (file: string, limit: number) =>
     note('error', 'intake/too-deep')(
       { file },
