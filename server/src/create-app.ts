@@ -7,6 +7,8 @@ import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger'
 import helmet from 'helmet'
 import { AppModule } from './app.module'
 import type { CodebaseFolders } from './codebases/folders'
+import { apiPaths } from './http/api-paths'
+import { bodyDepth } from './http/body-depth'
 import { bodyErrors } from './http/body-errors'
 import { ErrorsFilter } from './http/errors.filter'
 import { loopbackCors } from './http/loopback-cors'
@@ -56,10 +58,12 @@ export const createApp = async (
   })
   app.use(localOnly(host))
   app.use(security)
+  app.use(apiPaths)
   app.use(loopbackCors)
   app.use(ownOriginOnly)
   app.useBodyParser('json', { limit: BODY_LIMIT })
   app.use(bodyErrors)
+  app.use(bodyDepth)
   app.useGlobalPipes(
     new ValidationPipe({ whitelist: true, forbidNonWhitelisted: true, transform: true }),
   )

@@ -262,7 +262,44 @@ test.each(['get', 'delete'] as const)('%s of a font that is not there is 404', a
   expect(status).toBe(404)
 })
 
-test('an address of the interface that is none is 404', async () => {
-  const { status } = await http.get('/api/tides')
-  expect(status).toBe(404)
+test.each(['/api/tides', '//api/projects', '/api%2fprojects', '/%5Capi/projects'])(
+  'the address %s, which is none, is 404 and not the app',
+  async (path) => {
+    const { status, headers, body } = await http.get(path)
+    expect([status, headers['content-type']]).toEqual([404, 'application/json; charset=utf-8'])
+    expect(saidIn(body)).toMatch(/\w/)
+  },
+)
+
+test('an address that cannot be read is refused', async () => {
+  await http.get('/%E0%A4%A').expect(400)
+})
+
+describe('a body', () => {
+  const post = (headers: Readonly<Record<string, string>>, body: string) =>
+    http
+      .post('/api/projects')
+      .set({ 'content-type': 'application/json', ...headers })
+      .send(body)
+
+  test.each([
+    [
+      'that is nested very deep',
+      {},
+      `{"name":"a","design":${'['.repeat(2e5)}${']'.repeat(2e5)}}`,
+      400,
+    ],
+    ['that is no gzip, and says so', { 'content-encoding': 'gzip' }, '{"name":"x"}', 400],
+    ['in no encoding that is known', { 'content-encoding': 'tide' }, '{"name":"x"}', 415],
+    [
+      'in no charset that is known',
+      { 'content-type': 'application/json; charset=tide' },
+      '{}',
+      415,
+    ],
+  ] as const)('%s is refused in a sentence', async (_what, headers, body, expected) => {
+    const answer = await post(headers, body)
+    expect(answer.status).toBe(expected)
+    expect(saidIn(answer.body)).toContain('request')
+  })
 })
