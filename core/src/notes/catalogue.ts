@@ -93,7 +93,7 @@ export const notes = {
   entitiesRefused: (file: string) =>
     note('error', 'intake/entities-refused')(
       { file },
-      `${quote(file)} declares XML entities, which can be used to exhaust a machine or read other files.`,
+      `${quote(file)} declares XML entities that stand for more than a short text, which can be used to exhaust a machine or read other files.`,
       'Export the file again without a document type declaration.',
     ),
   notSvg: (file: string, root: string) =>

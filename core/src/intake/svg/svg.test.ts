@@ -388,10 +388,40 @@ describe('dangerous files', () => {
     expect(notes.filter((n) => n.code === 'intake/script-dropped')).toHaveLength(3)
   })
 
-  test('entities are refused before they are expanded', () => {
-    const bomb =
-      '<!DOCTYPE svg [<!ENTITY a "aaaa"><!ENTITY b "&a;&a;">]><svg xmlns="http://www.w3.org/2000/svg">&b;</svg>'
-    expect(readSvgText(bomb).notes.map((n) => n.code)).toEqual(['intake/entities-refused'])
+  const withEntities = (declarations: string, inside: string) =>
+    readSvgText(
+      `<!DOCTYPE svg PUBLIC "-//W3C//DTD SVG 1.1//EN" "http://www.w3.org/Graphics/SVG/1.1/DTD/svg11.dtd" [${declarations}]>
+      <svg xmlns="http://www.w3.org/2000/svg" width="200" height="100">${inside}</svg>`,
+    )
+  const note = '<text x="0" y="20" font-size="16">&note;</text>'
+
+  test.each([
+    ['that stand for others', '<!ENTITY a "aaaa"><!ENTITY note "&a;&a;">', note],
+    ['of a file', '<!ENTITY note SYSTEM "file:///etc/passwd">', note],
+    ['of an address', '<!ENTITY note PUBLIC "tide" "http://harbour.example/tide">', note],
+    [
+      'of the declaration itself',
+      '<!ENTITY % more SYSTEM "http://harbour.example/more.dtd"> %more;',
+      note,
+    ],
+    ['that stand for markup', '<!ENTITY note "<script>alert(1)</script>">', note],
+    ['that stand for markup by numbers', '<!ENTITY note "&#60;script&#x3e;">', note],
+    ['that are long', `<!ENTITY note "${'a'.repeat(2000)}">`, note],
+    ['that together are long', `<!ENTITY note "${'a'.repeat(900)}">`, note.repeat(2000)],
+  ])('entities %s are refused before they are expanded', (_what, declarations, inside) => {
+    expect(withEntities(declarations, inside).notes.map((n) => n.code)).toEqual([
+      'intake/entities-refused',
+    ])
+  })
+
+  test('entities that stand for a short text are that text, as programs write namespaces', () => {
+    const { design } = readSvgText(
+      `<!DOCTYPE svg [<!ENTITY ns_svg "http://www.w3.org/2000/svg"><!ENTITY note 'Low &#x2192; high > 2 m'><!ENTITY note "again">]>
+      <svg xmlns="&ns_svg;" width="200" height="100">${note}</svg>`,
+    )
+    expect(design?.screens[0]?.children).toMatchObject([
+      { type: 'text', runs: [{ text: 'Low → high > 2 m' }] },
+    ])
   })
 
   test('a tree of uses that grows without end stops at the layer limit', () => {

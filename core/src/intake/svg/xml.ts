@@ -1,6 +1,7 @@
 import { SaxesParser } from 'saxes'
 import { notes } from '../../notes/catalogue.js'
 import { failed, type Outcome } from '../../notes/note.js'
+import { readEntities } from './xml-entities.js'
 
 /** An element as written; text between elements stands as strings among the children. */
 export type XmlElement = {
@@ -19,7 +20,7 @@ class Stop extends Error {}
 const withoutPlace = (message: string): string =>
   message.replace(/^.*?\d+:\d+:\s*/, '').replace(/\.$/, '')
 
-/** Parses XML text into a tree. Entities of the file's own are refused; nothing outside is fetched. */
+/** Parses XML text into a tree. Entities of the file's own may stand for texts; nothing outside is fetched. */
 export const parseXml = (text: string, file: string): Outcome<XmlElement> => {
   const parser = new SaxesParser({ xmlns: false, position: true })
   type Open = { name: string; attributes: Record<string, string>; children: XmlNode[] }
@@ -35,7 +36,9 @@ export const parseXml = (text: string, file: string): Outcome<XmlElement> => {
     stop(failed([notes.brokenXml(file, withoutPlace(error.message), parser.line, parser.column)]))
   })
   parser.on('doctype', (doctype) => {
-    if (/<!ENTITY/i.test(doctype)) stop(failed([notes.entitiesRefused(file)]))
+    const entities = readEntities(doctype, text)
+    if (!entities) return stop(failed([notes.entitiesRefused(file)]))
+    Object.assign(parser.ENTITIES, Object.fromEntries(entities))
   })
   parser.on('opentag', (tag) => {
     const element: Open = { name: tag.name, attributes: tag.attributes, children: [] }
