@@ -61,7 +61,11 @@ const BAD: [string, string, RegExp][] = [
   ['empty.svg', '', /is empty/],
   ['photo.svg', 'GIF89a', /neither an SVG file nor a Unimorph design/],
   ['broken.svg', '<svg>\n<g>\n</svg>', /broken at line 3/],
-  ['bomb.svg', '<!DOCTYPE svg [<!ENTITY a "x"><!ENTITY b "&a;&a;">]><svg>&b;</svg>', /declares XML entities/],
+  [
+    'bomb.svg',
+    '<!DOCTYPE svg [<!ENTITY a "x"><!ENTITY b "&a;&a;">]><svg>&b;</svg>',
+    /declares XML entities/,
+  ],
   [
     'huge.svg',
     '<svg xmlns="http://www.w3.org/2000/svg" width="1e30" height="5"><rect/></svg>',
