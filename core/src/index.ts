@@ -72,6 +72,7 @@ export { coverDesign, type Covered } from './glossary/cover.js'
 export type { DesignProperty } from './glossary/suggest/design-side.js'
 export { checkGlossary, type GlossaryProblem } from './glossary/check.js'
 export { suggestGlossary, type Suggested, type Suggestion } from './glossary/suggest/index.js'
+export { folderOf, joinPath } from './text/file-paths.js'
 export {
   FLUTTER,
   FLUTTER_MEMBERS,

@@ -76,6 +76,20 @@ test(
   },
 )
 
+test('a second server on the same folder is refused, until the first has ended', async () => {
+  const data = join(folder, 'shared')
+  const first = await start('--port', '0', '--data', data, '--no-demo')
+  const second = await start('--port', '0', '--data', data, '--no-demo')
+  expect(second.code).toBe(1)
+  expect(second.output).toMatch(
+    /^Another Unimorph server uses \S+shared\. Stop it, or choose .*\n$/,
+  )
+  first.process.kill('SIGKILL')
+  const third = await start('--port', '0', '--data', data, '--no-demo')
+  expect(third.code).toBeNull()
+  third.process.kill()
+})
+
 test('the interface of the server is described', async ({ request }) => {
   const description = (await (await request.get('/api/docs-json')).json()) as {
     paths: Record<string, unknown>

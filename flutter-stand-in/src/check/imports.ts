@@ -1,3 +1,4 @@
+import { folderOf, joinPath } from '@unimorph/core'
 import { childOf, childrenOf, textOf, type Syntax } from '../syntax.js'
 import type { DartFile, Fault } from './fault.js'
 
@@ -45,16 +46,6 @@ const usedIn = (root: Syntax): readonly Used[] => {
   return [...used.values()]
 }
 
-/** `../shared/columns.dart` in `lib/screens/home.dart` → `lib/shared/columns.dart` */
-const resolve = (path: string, address: string): string => {
-  const parts = path.split('/').slice(0, -1)
-  for (const part of address.split('/')) {
-    if (part === '..') parts.pop()
-    else if (part !== '.') parts.push(part)
-  }
-  return parts.join('/')
-}
-
 type Import = { readonly address: string; readonly line: number }
 
 const importsIn = (root: Syntax): readonly Import[] =>
@@ -87,7 +78,7 @@ export const faultsOfImports = (files: readonly DartFile[]): readonly Fault[] =>
       const names = new Set(used.map(({ name }) => name))
       const imported = new Set<string>()
       const ofImports = importsIn(syntax).flatMap(({ address, line }): Fault[] => {
-        const file = resolve(path, address)
+        const file = joinPath(folderOf(path), address) ?? address
         imported.add(file)
         const own = declared.get(file)
         if (!own) return [{ path, line, message: `There is no ${file} to import` }]

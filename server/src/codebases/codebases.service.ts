@@ -12,7 +12,7 @@ import {
   type Codebase,
   type Glossary,
 } from '@unimorph/core'
-import { storageCode } from '../database/storage-error'
+import { storageProblem } from '../database/storage-error'
 import { badInput, badRequest, notFound } from '../http/problem'
 import { ChangesService, type Changes } from './changes.service'
 import { CodebasesRepository } from './codebases.repository'
@@ -157,7 +157,7 @@ export class CodebasesService implements OnApplicationBootstrap {
       writeInside(folder, GLOSSARY_FILE, text)
     } catch (error) {
       const why = error instanceof LeadsOutside ? `: ${error.message}` : '.'
-      if (storageCode(error) === 'ENOSPC') throw error
+      if (storageProblem(error)?.status === 507) throw error
       throw badRequest(`${join(folder, GLOSSARY_FILE)} cannot be written${why}`)
     }
     return read.value
