@@ -69,8 +69,7 @@ export const writeInside = (folder: string, path: string, content: string | Uint
   for (const one of [dirname(full), full]) {
     const there = nearestThere(one)
     const leads = realPathOf(there)
-    if (leads === undefined || (there.length >= root.length && !isInside(real, leads)))
-      throw new LeadsOutside(there)
+    if (leads === undefined || !isInside(real, leads)) throw new LeadsOutside(there)
   }
   mkdirSync(dirname(full), { recursive: true })
   // A link inside of the folder is kept, and what it leads to is written.

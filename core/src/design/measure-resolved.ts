@@ -1,5 +1,4 @@
-import { isContainer, type InstanceLayer, type Layer } from './layer.js'
-import type { ComponentLayer } from './layer.js'
+import { isContainer, type ComponentLayer, type InstanceLayer, type Layer } from './layer.js'
 import type { ComponentSet, Design } from './design.js'
 import { defaultsOf, findVariant } from './resolve-instances.js'
 

@@ -1,9 +1,9 @@
 import type { MarkupElement, MarkupNode } from '../shared/markup.js'
 import { boxed, isOnly, type Said } from './boxes.js'
-import { attributeOf, readCode, saidOf, wordsOf, type WidgetContext } from './context.js'
-import { call, parseDart, partsOf, raw, type Dart } from './dart.js'
+import { attributeOf, flagOf, saidOf, wordsOf, type WidgetContext } from './context.js'
+import { argumentOf, call, parseDart, partsOf, raw, type Dart, type DartCall } from './dart.js'
 import type { SlotValue } from './tokens.js'
-import { codesOf, dartOf } from './values-of.js'
+import { codesOf, dartOf, sameOf } from './values-of.js'
 
 /** Slots that a button of Material has no place for: it is then any box that can be pressed. */
 const NOT_OF_A_BUTTON = ['gradient', 'image', 'backdrop', 'clip', 'scrolls', 'contentMax']
@@ -107,19 +107,16 @@ const alignmentOf = (said: Said, isText: boolean, context: WidgetContext): Dart 
     const across = shareOf(crossCode, crossCode === undefined && direction ? 0 : -1)
     return isRow ? nameOfAlignment(along, across) : nameOfAlignment(across, along)
   }
-  const only = (value: SlotValue | undefined): string | undefined =>
-    value?.kind === 'same' ? value.code : undefined
   return isFixed(main)
     ? cross && cross.kind !== 'same'
-      ? dartOf(cross, context, named(only(main), undefined), (code) => raw(named(only(main), code)))
-      : raw(named(only(main), only(cross)))
-    : dartOf(main, context, named(undefined, only(cross)), (code) => raw(named(code, only(cross))))
+      ? dartOf(cross, context, named(sameOf(main), undefined), (code) =>
+          raw(named(sameOf(main), code)),
+        )
+      : raw(named(sameOf(main), sameOf(cross)))
+    : dartOf(main, context, named(undefined, sameOf(cross)), (code) =>
+        raw(named(code, sameOf(cross))),
+      )
 }
-
-type Call = Extract<Dart, { kind: 'call' }>
-
-const argumentOf = ({ args }: Call, name: string): Dart | undefined =>
-  args.find((one) => one.name === name)?.value
 
 /** A text style as Material's buttons take it: the letters, and their colour by itself. */
 const splitStyle = (style: Dart): { readonly ink: Dart; readonly letters: Dart } | undefined => {
@@ -181,13 +178,7 @@ const labelOf = (
   return { child: { ...child, args: child.args.filter(({ name }) => name !== 'style') }, ...split }
 }
 
-/** What makes a button one that cannot be pressed: always, or as the component is told. */
-const disabledOf = (element: MarkupElement, context: WidgetContext): string | undefined => {
-  const found = attributeOf(element, 'disabled')
-  if (!found) return undefined
-  return found.kind === 'code' ? readCode(found.code, context) : 'true'
-}
-
+/** What pressing does, unless a condition holds. */
 const whenNot = (condition: string | undefined, press: Dart): Dart => {
   if (condition === undefined) return press
   if (condition === 'true') return raw('null')
@@ -243,9 +234,9 @@ export const drawnButton = (
         ? 'OutlinedButton'
         : 'TextButton'
   const color = dartOf(said.get('color'), context, 'Colors.transparent')
-  const disabled = disabledOf(element, context)
+  const disabled = flagOf(element, 'disabled', context)
   const side = dartOf(said.get('border'), context, 'BorderSide.none', (code) => ({
-    ...(parseDart(code) as Call),
+    ...(parseDart(code) as DartCall),
     name: 'BorderSide',
   }))
   const padding = said.has('padding')

@@ -95,6 +95,17 @@ export const idOf = (attribute: Attribute): string =>
 export const readCode = (code: string, { renamed }: WidgetContext): string =>
   renamed.get(code) ?? fieldNames(code).replaceAll('!==', '!=').replaceAll('===', '==')
 
+/** Whether something is said of an element: always, or as the component is told. */
+export const flagOf = (
+  element: MarkupElement,
+  name: string,
+  context: WidgetContext,
+): string | undefined => {
+  const found = attributeOf(element, name)
+  if (!found) return undefined
+  return found.kind === 'code' ? readCode(found.code, context) : 'true'
+}
+
 /** What the classes of an element say of its look, in the windows in which it is shown. */
 export const saidOf = (element: MarkupElement, context: WidgetContext): Said =>
   saidWithin(readTokens(element.attributes.find(isClass), context.looks), context)

@@ -3,6 +3,7 @@ import { affected, boxed, decorationOf, type Said } from './boxes.js'
 import { call, list, quoteDart, raw, type Dart } from './dart.js'
 import {
   attributeOf,
+  flagOf,
   idOf,
   marked,
   readCode,
@@ -20,17 +21,6 @@ const KEYBOARDS: Readonly<Record<string, string>> = {
   url: 'TextInputType.url',
   date: 'TextInputType.datetime',
   time: 'TextInputType.datetime',
-}
-
-/** Whether something is said of a control: always, or as the component is told. */
-const flagOf = (
-  element: MarkupElement,
-  name: string,
-  context: WidgetContext,
-): string | undefined => {
-  const found = attributeOf(element, name)
-  if (!found) return undefined
-  return found.kind === 'code' ? readCode(found.code, context) : 'true'
 }
 
 /** The name its answer has. */

@@ -72,6 +72,12 @@ export const list = (items: readonly Dart[]): Dart => ({ kind: 'list', items })
 
 const asDart = (value: Dart | string): Dart => (typeof value === 'string' ? raw(value) : value)
 
+export type DartCall = Extract<Dart, { kind: 'call' }>
+
+/** What a call is given under a name. */
+export const argumentOf = ({ args }: DartCall, name: string): Dart | undefined =>
+  args.find((one) => one.name === name)?.value
+
 /** What a piece is made of. */
 export const partsOf = (dart: Dart): readonly Dart[] => {
   switch (dart.kind) {

@@ -2,7 +2,7 @@ import { separateWords } from '../../text/names.js'
 import { FLUTTER_NAMES } from './api/index.js'
 
 /** The classes of `lib/theme.dart`. */
-const THEME_CLASSES: ReadonlySet<string> = new Set([
+export const THEME_CLASSES: ReadonlySet<string> = new Set([
   'AppBox',
   'AppButtonStyle',
   'AppColors',

@@ -14,13 +14,16 @@ import { printDocument } from '../shared/print-document.js'
 import { EXPORTS } from './behaviour/files.js'
 import type { WidgetContext } from './context.js'
 import { printDart, PRINT_WIDTH, type Dart } from './dart.js'
-import { DART_WORDS } from './names.js'
+import { DART_WORDS, THEME_CLASSES } from './names.js'
 import { shareLocals } from './share-values.js'
 import { fromName } from './values-of.js'
 
 /** A file of the project, by its folder and its name without an ending, or what is imported as it stands. */
 export type Relative =
   { readonly folder: string; readonly name: string } | { readonly import: string }
+
+/** Code that names a class of the theme, or a colour at hand. */
+const OF_THE_THEME = new RegExp(`\\b(colors\\.\\w|${[...THEME_CLASSES].join('|')})`)
 
 /** The lines that import what some code names. */
 const importLines = (
@@ -42,8 +45,7 @@ const importLines = (
     const { folder: to, name } = file
     return to === folder ? `${name}.dart` : `../${to}/${name}.dart`
   })
-  const theme =
-    /\b(colors\.\w|AppColors|AppSpace|AppRadius|AppShadow|AppType|AppBox|AppButtonStyle)/.test(code)
+  const theme = OF_THE_THEME.test(code)
   const all = [...new Set([...own, ...(theme ? ['../theme.dart'] : [])])].sort()
   return [
     ...filtered,

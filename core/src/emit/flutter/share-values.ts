@@ -1,14 +1,12 @@
 import { nameColor } from '../../tokens/name-color.js'
 import { toCamel, UniqueNames } from '../../text/names.js'
-import { isConst, mapParts, partsOf, raw, type Dart } from './dart.js'
+import { argumentOf, isConst, mapParts, partsOf, raw, type Dart } from './dart.js'
 
 /** A value that has a name: `bold44White`, and what it is. */
 export type NamedValue = { readonly name: string; readonly value: Dart }
 
 /** `blue700`, `blue700V2`: a number alone would look like part of the name. */
 const AGAIN = 'V'
-
-type Call = Extract<Dart, { kind: 'call' }>
 
 const isStyle = (name: string): boolean =>
   name === 'TextStyle' || /^AppType\.\w+\.copyWith$/.test(name)
@@ -47,9 +45,6 @@ const isAtHand = (dart: Dart): boolean => {
       return false
   }
 }
-
-const argumentOf = ({ args }: Call, name: string): Dart | undefined =>
-  args.find((one) => one.name === name)?.value
 
 const WEIGHTS: Readonly<Record<string, string>> = {
   'FontWeight.w100': 'thin',

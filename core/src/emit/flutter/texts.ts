@@ -2,17 +2,13 @@ import type { MarkupElement, MarkupNode } from '../shared/markup.js'
 import type { Said } from './boxes.js'
 import { readCode, readText, saidOf, textOf, wordsOf, type WidgetContext } from './context.js'
 import { call, list, quoteDart, raw, type Dart } from './dart.js'
-import type { SlotValue } from './tokens.js'
-import { dartOf, isEver, type ValueContext } from './values-of.js'
+import { dartOf, isEver, sameOf, type ValueContext } from './values-of.js'
 
 const CASES: Readonly<Record<string, (text: string) => string>> = {
   upper: (text) => text.toUpperCase(),
   lower: (text) => text.toLowerCase(),
   title: (text) => text.replace(/(^|\s)\p{L}/gu, (letter) => letter.toUpperCase()),
 }
-
-const sameOf = (value: SlotValue | undefined): string | undefined =>
-  value?.kind === 'same' ? value.code : undefined
 
 /** A text in the case it is set in. */
 const cased = (text: string, said: Said): string => {

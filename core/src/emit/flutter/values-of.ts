@@ -98,6 +98,10 @@ export const mapCodes = (
   return steps.some(({ code }) => code !== undefined) ? { kind: 'stepped', steps } : undefined
 }
 
+/** The code of a value that is the same at all widths, whatever is chosen. */
+export const sameOf = (value: SlotValue | undefined): string | undefined =>
+  value?.kind === 'same' ? value.code : undefined
+
 /** All codes of a value, at any width and whatever is chosen; undefined among them where it is nothing. */
 export const codesOf = (value: SlotValue): readonly (string | undefined)[] => {
   switch (value.kind) {
