@@ -7,25 +7,29 @@ export type Extent = { readonly layers: number; readonly depth: number }
 
 type Props = Readonly<Record<string, string | boolean>>
 
-const TOO_MUCH: Extent = { layers: Infinity, depth: 0 }
+const TOO_MANY: Extent = { layers: Infinity, depth: 0 }
+const TOO_DEEP: Extent = { layers: 0, depth: Infinity }
 
 /**
  * How large a design is with its instances resolved, told without resolving them: each drawing is looked at once for each
- * choice of what is put into it. `most`: so many layers are looked at; a design that needs more has Infinity. Takes a
- * checked design.
+ * choice of what is put into it. `most`: so many layers are looked at, and so deep; a design that needs more has Infinity.
+ * Takes a checked design.
  */
-export const measureResolved = (design: Design, most: number): Extent => {
+export const measureResolved = (design: Design, most: Extent): Extent => {
   const sets = new Map(design.components.map((set) => [set.key, set]))
   const known = new Map<string, Extent>()
-  let looked = 0
+  let [looked, level] = [0, 0]
 
   const together = (layers: readonly Layer[], props: Props): Extent => {
+    if (level >= most.depth) return TOO_DEEP
     let [count, depth] = [0, 0]
+    level++
     for (const layer of layers) {
       const own = extentOf(layer, props)
       count += own.layers
       depth = Math.max(depth, own.depth)
     }
+    level--
     return { layers: count + 1, depth: depth + 1 }
   }
 
@@ -49,7 +53,7 @@ export const measureResolved = (design: Design, most: number): Extent => {
   }
 
   const extentOf = (layer: Layer, props: Props): Extent => {
-    if (++looked > most) return TOO_MUCH
+    if (++looked > most.layers) return TOO_MANY
     if (layer.type === 'instance') return instance(layer, props)
     return isContainer(layer) ? together(layer.children, props) : { layers: 1, depth: 1 }
   }

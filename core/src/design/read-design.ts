@@ -58,7 +58,11 @@ export const readDesign = (document: unknown, file = 'design.json'): Outcome<Des
   }
   const broken = checkReferences(parsed.data, file)
   if (broken.length > 0) return failed(broken.slice(0, MOST_ERRORS_SHOWN))
-  const { layers, depth } = measureResolved(parsed.data, MAX_LAYERS * LOOKED_AT)
+  const { layers, depth } = measureResolved(parsed.data, {
+    layers: MAX_LAYERS * LOOKED_AT,
+    // The list of screens is the outermost level.
+    depth: MAX_DEPTH + 1,
+  })
   if (depth > MAX_DEPTH) return failed([notes.tooDeep(file, MAX_DEPTH)])
   if (layers > MAX_LAYERS) return failed([notes.tooManyResolved(file, MAX_LAYERS)])
   return { ok: true, value: parsed.data, notes: [] }
