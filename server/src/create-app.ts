@@ -10,6 +10,7 @@ import type { CodebaseFolders } from './codebases/folders'
 import { apiPaths } from './http/api-paths'
 import { bodyDepth } from './http/body-depth'
 import { bodyErrors } from './http/body-errors'
+import { JobsService } from './jobs/jobs.service'
 import { ErrorsFilter } from './http/errors.filter'
 import { loopbackCors } from './http/loopback-cors'
 import { localOnly } from './http/local-only'
@@ -49,13 +50,17 @@ export const createApp = async (
   database: string,
   host = '127.0.0.1',
   codebases: CodebaseFolders = { allowed: [], uploads: join(tmpdir(), 'unimorph-codebases') },
+  jobs = new JobsService(),
 ): Promise<NestExpressApplication> => {
-  const app = await NestFactory.create<NestExpressApplication>(AppModule.on(database, codebases), {
-    logger: ['error', 'warn'],
-    abortOnError: false,
-    // A page that listens for changes would keep the server from stopping.
-    forceCloseConnections: true,
-  })
+  const app = await NestFactory.create<NestExpressApplication>(
+    AppModule.on(database, codebases, jobs),
+    {
+      logger: ['error', 'warn'],
+      abortOnError: false,
+      // A page that listens for changes would keep the server from stopping.
+      forceCloseConnections: true,
+    },
+  )
   app.use(localOnly(host))
   app.use(security)
   app.use(apiPaths)

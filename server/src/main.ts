@@ -4,6 +4,7 @@ import { ConsoleLogger, Logger } from '@nestjs/common'
 import { createApp } from './create-app'
 import { checkDatabase, claimFolder, DATABASE_FILE } from './database/claim-folder'
 import { loadDemo } from './demo/load-demo'
+import { JobsService } from './jobs/jobs.service'
 import { OptionsError, readOptions, type Options } from './options/options'
 import { storageProblem } from './database/storage-error'
 import { ProjectsService } from './projects/projects.service'
@@ -35,6 +36,7 @@ const start = async (options: Options): Promise<string> => {
     ...(options.demo ? { demo: copyCodebases(options.data) } : {}),
     uploads: join(options.data, 'codebases'),
   })
+  void app.get(JobsService).warm()
   const projects = app.get(ProjectsService)
   await projects.purge()
   if (options.demo) await loadDemo(projects, join(ROOT, 'demo/designs'))

@@ -320,3 +320,18 @@ test('artboards name screens that are there', () => {
     { code: 'design/unknown-reference', path: 'artboards[0].screens[1]' },
   ])
 })
+
+test('a document with more faults than can be gathered has the first of them', () => {
+  const children = Array.from({ length: 90_000 }, (_, i) => ({
+    type: 'text',
+    key: `t${i}`,
+    box: {},
+  }))
+  const said = errors(document([{ ...frame('home', []), children }]))
+  expect(said[0]).toEqual({ code: 'design/invalid', path: 'screens[0].children[0].box.x' })
+  // Where only later ones have faults, the document is refused all the same.
+  const sound = Array.from({ length: 200 }, (_, i) => layer('rectangle', `r${i}`))
+  expect(
+    errors(document([{ ...frame('home', []), children: [...sound, ...children] }])),
+  ).toHaveLength(1)
+})

@@ -2,6 +2,7 @@ import type { Server } from 'node:http'
 import type { NestExpressApplication } from '@nestjs/platform-express'
 import request from 'supertest'
 import { createApp } from '../create-app'
+import { SharedJobs } from '../testing/shared-jobs'
 import { toCsv } from './to-csv'
 
 const design = {
@@ -13,12 +14,15 @@ const design = {
   ],
 }
 
+const jobs = new SharedJobs()
+afterAll(() => jobs.end())
+
 let app: NestExpressApplication
 let http: ReturnType<typeof request>
 let path: string
 
 beforeEach(async () => {
-  app = await createApp(':memory:')
+  app = await createApp(':memory:', undefined, undefined, jobs)
   await app.init()
   http = request(app.getHttpServer() as Server)
   const { body } = await http.post('/api/projects').send({ name: 'Shore', design }).expect(201)

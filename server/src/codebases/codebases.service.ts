@@ -14,12 +14,11 @@ import {
 } from '@unimorph/core'
 import { storageProblem } from '../database/storage-error'
 import { badInput, badRequest, notFound } from '../http/problem'
+import { JobsService } from '../jobs/jobs.service'
 import { ChangesService, type Changes } from './changes.service'
 import { CodebasesRepository } from './codebases.repository'
 import { CODEBASE_FOLDERS, isAllowed, listCodebases, type CodebaseFolders } from './folders'
-import { removeUnused, unpack } from './unpack'
-
-type Scanner = import('@unimorph/codebase', { with: { 'resolution-mode': 'import' } }).ScanCache
+import { removeUnused } from './unpack'
 
 export type Choice = {
   readonly folder: string
@@ -46,13 +45,13 @@ const readText = (path: string): string | undefined => {
 /** Codebases are read, and nothing of them is run; of them only the glossary is written. */
 @Injectable()
 export class CodebasesService implements OnApplicationBootstrap {
-  private readonly caches = new Map<string, Scanner>()
   /** Glossaries as they were written here, by folder: no change that anybody has to be told. */
   private readonly written = new Map<string, string>()
 
   constructor(
     private readonly repository: CodebasesRepository,
     private readonly watched: ChangesService,
+    private readonly jobs: JobsService,
     @Inject(CODEBASE_FOLDERS) private readonly folders: CodebaseFolders,
   ) {}
 
@@ -81,10 +80,9 @@ export class CodebasesService implements OnApplicationBootstrap {
   async upload(projectId: string, data: string): Promise<ProjectCodebase> {
     await this.needProject(projectId)
     const before = await this.repository.find(projectId)
-    const folder = await unpack(Buffer.from(data, 'base64'), this.folders.uploads, projectId)
+    const folder = await this.jobs.run('unpack', data, this.folders.uploads, projectId)
     await this.repository.save(projectId, folder)
     if (before && dirname(before.folder) === resolve(this.folders.uploads)) {
-      this.caches.delete(before.folder)
       await rm(before.folder, { recursive: true, force: true })
     }
     return this.scan(folder)
@@ -132,13 +130,9 @@ export class CodebasesService implements OnApplicationBootstrap {
   }
 
   private async scan(folder: string): Promise<ProjectCodebase> {
-    const { createCache, scanCodebase, withPackages } = await import('@unimorph/codebase')
-    const cache = this.caches.get(folder) ?? createCache()
-    this.caches.set(folder, cache)
-    const codebase = await scanCodebase(folder, cache)
     const read = await this.readGlossary(folder)
-    const packages = packagesOf(read.glossary)
-    return { folder, codebase: withPackages(codebase, folder, packages, cache), ...read }
+    const codebase = await this.jobs.run('scanCodebase', folder, packagesOf(read.glossary))
+    return { folder, codebase, ...read }
   }
 
   async saveGlossary(projectId: string, document: unknown): Promise<Glossary> {

@@ -16,12 +16,16 @@ import type { NestExpressApplication } from '@nestjs/platform-express'
 import { strToU8, zipSync } from 'fflate'
 import request from 'supertest'
 import { createApp } from '../create-app'
+import { SharedJobs } from '../testing/shared-jobs'
 import { removeUnused } from './unpack'
 
 const DEMO = resolve(__dirname, '../../../demo')
 const design = JSON.parse(readFileSync(join(DEMO, 'designs/tidewrack.json'), 'utf8')) as object
 
 let folder: string
+const jobs = new SharedJobs()
+afterAll(() => jobs.end())
+
 let app: NestExpressApplication
 let http: ReturnType<typeof request>
 let project: string
@@ -29,10 +33,15 @@ let project: string
 beforeEach(async () => {
   folder = mkdtempSync(join(tmpdir(), 'unimorph-server-'))
   cpSync(join(DEMO, 'codebases'), join(folder, 'allowed'), { recursive: true })
-  app = await createApp(':memory:', '127.0.0.1', {
-    allowed: [join(folder, 'allowed')],
-    uploads: join(folder, 'uploads'),
-  })
+  app = await createApp(
+    ':memory:',
+    '127.0.0.1',
+    {
+      allowed: [join(folder, 'allowed')],
+      uploads: join(folder, 'uploads'),
+    },
+    jobs,
+  )
   await app.init()
   http = request(app.getHttpServer() as Server)
   const { body } = await http.post('/api/projects').send({ name: 'Tidewrack', design }).expect(201)

@@ -6,6 +6,7 @@ import type { NestExpressApplication } from '@nestjs/platform-express'
 import request from 'supertest'
 import { DataSource } from 'typeorm'
 import { createApp } from '../create-app'
+import { SharedJobs } from '../testing/shared-jobs'
 import { ProjectEntity } from '../projects/entities/project.entity'
 import { checkDatabase, claimFolder, DATABASE_FILE } from './claim-folder'
 import { connect, type Connection } from './connection'
@@ -23,11 +24,19 @@ const DESIGN = {
 }
 
 let folder: string
+const jobs = new SharedJobs()
+afterAll(() => jobs.end())
+
 let app: NestExpressApplication
 let http: ReturnType<typeof request>
 
 const open = async (): Promise<void> => {
-  app = await createApp(join(folder, DATABASE_FILE), '127.0.0.1', { allowed: [], uploads: folder })
+  app = await createApp(
+    join(folder, DATABASE_FILE),
+    '127.0.0.1',
+    { allowed: [], uploads: folder },
+    jobs,
+  )
   // What fails here is meant to.
   app.useLogger(false)
   await app.init()

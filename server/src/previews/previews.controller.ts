@@ -11,9 +11,9 @@ import {
 } from '@nestjs/common'
 import { ApiExcludeEndpoint, ApiOperation, ApiTags } from '@nestjs/swagger'
 import { CodebasesService } from '../codebases/codebases.service'
-import { bundleApp } from './bundler'
+import { JobsService } from '../jobs/jobs.service'
 import { BundleDto } from './dto/bundle.dto'
-import { RUNTIMES, runtimeScript, type RuntimeName } from './runtimes'
+import { RUNTIMES, type RuntimeName } from './runtimes'
 import { PREVIEW_PAGE, PREVIEW_POLICY } from './preview-page'
 
 const KNOWN = new ParseEnumPipe(Object.fromEntries(RUNTIMES.map((name) => [name, name])), {
@@ -24,14 +24,17 @@ const KNOWN = new ParseEnumPipe(Object.fromEntries(RUNTIMES.map((name) => [name,
 @ApiTags('previews')
 @Controller()
 export class PreviewsController {
-  constructor(private readonly codebases: CodebasesService) {}
+  constructor(
+    private readonly codebases: CodebasesService,
+    private readonly jobs: JobsService,
+  ) {}
 
   @Post('api/previews')
   @HttpCode(200)
   @ApiOperation({ summary: 'Bundle the generated code of an app into one script' })
   async bundle(@Body() { files, project }: BundleDto) {
     const folder = project === undefined ? undefined : await this.codebases.folderOf(project)
-    return bundleApp(files, folder)
+    return this.jobs.run('bundleApp', files, folder)
   }
 
   @Get('api/previews/runtimes/:name')
@@ -40,7 +43,7 @@ export class PreviewsController {
     summary: 'The packages of a framework, as a script that bundled code finds them by',
   })
   runtime(@Param('name', KNOWN) name: RuntimeName) {
-    return runtimeScript(name)
+    return this.jobs.run('runtimeScript', name)
   }
 
   @Get('preview')

@@ -1,16 +1,9 @@
 import { Injectable } from '@nestjs/common'
-import {
-  drawLayer,
-  editSchema,
-  notes,
-  readDesign,
-  resolveInstances,
-  writeDesign,
-  type Design,
-  type Note,
-} from '@unimorph/core'
+import { editSchema, notes, type Note } from '@unimorph/core'
 import type { EntityManager } from 'typeorm'
 import { badInput, notFound } from '../http/problem'
+import type { CheckedDesign } from '../jobs/jobs'
+import { JobsService } from '../jobs/jobs.service'
 import type { CreateEditionDto, CreateProjectDto, SettingsDto } from './dto/requests'
 import type { ProjectEntity } from './entities/project.entity'
 import { GradeBook, type EditionGrade } from './grades'
@@ -32,6 +25,8 @@ export type ProjectDetail = ProjectSummary & {
   settings: unknown
 }
 
+type Accepted = Exclude<CheckedDesign, { notes: unknown }>
+
 const DEFAULT_SETTINGS: SettingsDto = { target: 'html', styling: 'tailwind' }
 /** So many editions show where things are going. */
 const MOST_GRADED = 12
@@ -42,7 +37,10 @@ const BIN_MS = 30 * 24 * 60 * 60 * 1000
 export class ProjectsService {
   private readonly grades = new GradeBook()
 
-  constructor(private readonly repository: ProjectsRepository) {}
+  constructor(
+    private readonly repository: ProjectsRepository,
+    private readonly jobs: JobsService,
+  ) {}
 
   async list(): Promise<ProjectSummary[]> {
     const projects = await this.repository.findProjects()
@@ -64,7 +62,7 @@ export class ProjectsService {
   }
 
   async create({ name, design, notes }: CreateProjectDto): Promise<ProjectSummary> {
-    const checked = this.check(design)
+    const checked = await this.check(design)
     const now = Date.now()
     const project = await this.repository.inTransaction(async (manager) => {
       const saved = await this.repository.saveProject(
@@ -134,8 +132,7 @@ export class ProjectsService {
       const points = await this.grades.gradeOf(`${id} ${number}`, async () => {
         const edition = await this.repository.findEdition(id, number)
         const stored = edition && (await this.repository.loadDocument(edition.document))
-        const read = readDesign(stored)
-        return read.ok ? read.value : undefined
+        return stored ? this.jobs.run('gradeDesign', stored) : undefined
       })
       if (points !== undefined) grades.push({ edition: number, points })
     }
@@ -144,7 +141,7 @@ export class ProjectsService {
 
   async createEdition(id: string, { design, notes }: CreateEditionDto): Promise<ProjectSummary> {
     const project = await this.find(id)
-    const checked = this.check(design)
+    const checked = await this.check(design)
     await this.repository.inTransaction(async (manager) => {
       const latest = await this.repository.findLatestEdition(id, manager)
       await this.addEdition(id, (latest?.number ?? 0) + 1, checked, notes ?? [], manager)
@@ -188,9 +185,10 @@ export class ProjectsService {
   async drawThumbnail(id: string): Promise<string> {
     const edition = await this.repository.findLatestEdition(id)
     if (!edition) throw notFound('project')
-    const read = readDesign(await this.repository.loadDocument(edition.document))
-    if (!read.ok) throw badInput(read.notes)
-    return drawLayer(resolveInstances(read.value)[0]!, { assets: read.value.assets })
+    const document = await this.repository.loadDocument(edition.document)
+    const drawn = await this.jobs.run('drawThumbnail', document)
+    if (typeof drawn !== 'string') throw badInput(drawn.notes)
+    return drawn
   }
 
   hasAny(): Promise<boolean> {
@@ -208,22 +206,20 @@ export class ProjectsService {
     return project
   }
 
-  private check(document: unknown): Design {
-    const read = readDesign(document)
-    if (!read.ok) throw badInput(read.notes)
-    return read.value
+  private async check(design: unknown): Promise<Accepted> {
+    const checked = await this.jobs.run('checkDesign', design)
+    if ('notes' in checked) throw badInput(checked.notes)
+    return checked
   }
 
   private async addEdition(
     projectId: string,
     number: number,
-    design: Design,
+    { document: checked, screenCount }: Accepted,
     notes: readonly (Note | Record<string, unknown>)[],
     manager: EntityManager,
   ): Promise<void> {
-    const written = { assets: {}, ...(writeDesign(design) as Record<string, unknown>) }
-    const document = await this.repository.storeDocument(written, manager)
-    const screenCount = design.screens.length
+    const document = await this.repository.storeDocument({ assets: {}, ...checked }, manager)
     const edition = { projectId, number, document, notes: JSON.stringify(notes), screenCount }
     await this.repository.saveEdition({ ...edition, createdAt: Date.now() }, manager)
   }

@@ -3,6 +3,7 @@ import type { NestExpressApplication } from '@nestjs/platform-express'
 import request from 'supertest'
 import { DataSource } from 'typeorm'
 import { createApp } from '../create-app'
+import { SharedJobs } from '../testing/shared-jobs'
 
 const PICTURE = Buffer.from('not really a picture').toString('base64')
 
@@ -31,6 +32,9 @@ const design = (name = 'Shore', text = 'Hello') => ({
   ],
 })
 
+const jobs = new SharedJobs()
+afterAll(() => jobs.end())
+
 let app: NestExpressApplication
 let http: ReturnType<typeof request>
 
@@ -40,7 +44,7 @@ const create = async (name = 'Shore'): Promise<string> => {
 }
 
 beforeEach(async () => {
-  app = await createApp(':memory:')
+  app = await createApp(':memory:', undefined, undefined, jobs)
   await app.init()
   http = request(app.getHttpServer() as Server)
 })
