@@ -5,11 +5,21 @@ export type Connection = {
   readonly memory: boolean
   exec(sql: string): unknown
   pragma(text: string): unknown
-  prepare(sql: string): { all(...values: unknown[]): unknown[] }
+  prepare(sql: string): {
+    all(...values: unknown[]): unknown[]
+    iterate(...values: unknown[]): Iterable<unknown>
+    run(...values: unknown[]): unknown
+  }
+  /** SQLite's online backup, into a file: of one moment, whoever writes meanwhile. */
+  backup(file: string): Promise<unknown>
   close(): unknown
 }
 
-type Settings = { readonly timeout?: number; readonly fileMustExist?: boolean }
+type Settings = {
+  readonly timeout?: number
+  readonly fileMustExist?: boolean
+  readonly readonly?: boolean
+}
 
 /** Opens a connection beside that of the ORM. */
 export const connect = async (file: string, settings: Settings = {}): Promise<Connection> => {

@@ -100,6 +100,8 @@ const ROUTES: Readonly<Record<string, Route>> = {
   'get /api/projects/{id}/answers/{form}': { good: 200 },
   'get /api/projects/{id}/answers/{form}/csv': { good: 200 },
   'delete /api/projects/{id}/answers/{form}': { good: 204 },
+  'get /api/bin': { good: 200 },
+  'delete /api/bin/{id}': { good: 204, isEmpty: true },
   'get /api/codebases': { good: 200 },
   'get /api/projects/{id}/codebase': { good: 200 },
   'put /api/projects/{id}/codebase': {

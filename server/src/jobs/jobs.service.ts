@@ -24,6 +24,7 @@ const LIMITS: Readonly<Record<JobName, { readonly what: string; readonly seconds
   bundleApp: { what: 'Building the preview', seconds: 120 },
   runtimeScript: { what: 'Building what the preview runs on', seconds: 60 },
   scanCodebase: { what: 'Scanning the codebase', seconds: 180 },
+  backUp: { what: 'Writing the backup', seconds: 1800 },
   unpack: { what: 'Unpacking the archive', seconds: 180 },
 }
 

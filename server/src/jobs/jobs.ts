@@ -74,6 +74,11 @@ export const JOBS = {
     return withPackages(await scanCodebase(folder, cache), folder, packages, cache)
   },
 
+  async backUp(data: string, file: string): Promise<void> {
+    const { backUp } = await import('../backups/back-up.js')
+    await backUp(data, file)
+  },
+
   /** Unpacks an archive, as base64; returns its folder. */
   async unpack(archive: string, uploads: string, project: string): Promise<string> {
     const { unpack } = await import('../codebases/unpack.js')

@@ -11,6 +11,11 @@ export type Options = {
   readonly codebases: readonly string[]
 }
 
+/** What is asked for on the command line: a server, or something to be done with its data. */
+export type Command =
+  | { readonly kind: 'serve'; readonly options: Options }
+  | { readonly kind: 'backup' | 'restore'; readonly file: string; readonly data: string }
+
 /** A mistake on the command line, said in one sentence. */
 export class OptionsError extends Error {}
 
@@ -20,6 +25,26 @@ const readPort = (text: string): number => {
   const port = Number(text)
   if (Number.isInteger(port) && port >= 0 && port <= 65535) return port
   throw new OptionsError(`--port ${text}: a port is a whole number from 0 to 65535.`)
+}
+
+/** Reads `backup FILE [--data DIR]` and `restore FILE [--data DIR]`; everything else starts a server. */
+export const readCommand = (args: readonly string[], defaultData: string): Command => {
+  const [kind, ...rest] = args
+  if (kind !== 'backup' && kind !== 'restore')
+    return { kind: 'serve', options: readOptions(args, defaultData) }
+  const usage = new OptionsError(`Write ${kind} FILE [--data DIR].`)
+  try {
+    const { values, positionals } = parseArgs({
+      args: rest,
+      allowPositionals: true,
+      options: { data: { type: 'string', default: defaultData } },
+    })
+    const [file, ...others] = positionals
+    if (file === undefined || others.length > 0) throw usage
+    return { kind, file: resolve(file), data: resolve(values.data) }
+  } catch {
+    throw usage
+  }
 }
 
 /** Reads the arguments of `npm start`. `--port 0` takes any free port. */

@@ -1,10 +1,11 @@
 import { Module } from '@nestjs/common'
+import { BinController } from './bin.controller'
 import { ProjectsController } from './projects.controller'
 import { ProjectsRepository } from './projects.repository'
 import { ProjectsService } from './projects.service'
 
 @Module({
-  controllers: [ProjectsController],
+  controllers: [BinController, ProjectsController],
   providers: [ProjectsRepository, ProjectsService],
   exports: [ProjectsService],
 })

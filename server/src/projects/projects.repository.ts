@@ -1,6 +1,14 @@
 import { createHash } from 'node:crypto'
 import { Injectable } from '@nestjs/common'
-import { DataSource, In, IsNull, LessThan, type EntityManager } from 'typeorm'
+import {
+  DataSource,
+  In,
+  IsNull,
+  LessThan,
+  Not,
+  type EntityManager,
+  type FindOptionsWhere,
+} from 'typeorm'
 import type { Asset } from '@unimorph/core'
 import { WritesService } from '../database/writes.service'
 import { AssetEntity } from './entities/asset.entity'
@@ -10,6 +18,13 @@ import { ProjectEntity } from './entities/project.entity'
 
 /** A picture of a stored design: where its bytes are. */
 type StoredAsset = Omit<Asset, 'data'> & { hash: string }
+
+/** An edition names its pictures in its document. */
+const DELETE_UNUSED_ASSETS = `
+  DELETE FROM assets WHERE hash NOT IN (
+    SELECT json_extract(asset.value, '$.hash')
+    FROM editions, json_each(editions.document, '$.assets') AS asset
+  )`
 
 /** The only file that knows the tables. */
 @Injectable()
@@ -117,10 +132,30 @@ export class ProjectsRepository {
     return { ...document, assets }
   }
 
+  /** What lies in the bin, the last that was put there first. */
+  findRemoved(): Promise<ProjectEntity[]> {
+    return this.source
+      .getRepository(ProjectEntity)
+      .find({ where: { removedAt: Not(IsNull()) }, order: { removedAt: 'DESC', id: 'ASC' } })
+  }
+
   /** Deletes for good what was put into the bin before `time`. */
   async purge(time: number): Promise<void> {
-    await this.writes.run((manager) =>
-      manager.getRepository(ProjectEntity).delete({ removedAt: LessThan(time) }),
-    )
+    await this.delete({ removedAt: LessThan(time) })
+  }
+
+  /** Deletes one project for good, which must lie in the bin; whether it did. */
+  async deleteRemoved(id: string): Promise<boolean> {
+    return this.delete({ id, removedAt: Not(IsNull()) })
+  }
+
+  /** Deletes projects, with the pictures that no other has. */
+  private delete(which: FindOptionsWhere<ProjectEntity>): Promise<boolean> {
+    return this.writes.run(async (manager) => {
+      const { affected } = await manager.getRepository(ProjectEntity).delete(which)
+      if (!affected) return false
+      await manager.query(DELETE_UNUSED_ASSETS)
+      return true
+    })
   }
 }

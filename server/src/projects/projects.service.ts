@@ -17,6 +17,8 @@ export type ProjectSummary = {
   screenCount: number
   edition: number
 }
+/** A project in the bin: when it was put there, and when it goes for good; in ms since 1970. */
+export type RemovedProject = { id: string; name: string; removedAt: number; goneAt: number }
 export type StoredEdit = { id: number; edit: unknown }
 export type ProjectDetail = ProjectSummary & {
   design: unknown
@@ -193,6 +195,22 @@ export class ProjectsService {
 
   hasAny(): Promise<boolean> {
     return this.repository.hasAny()
+  }
+
+  /** What lies in the bin, the last that was put there first. */
+  async listRemoved(): Promise<RemovedProject[]> {
+    const removed = await this.repository.findRemoved()
+    return removed.map(({ id, name, removedAt }) => ({
+      id,
+      name,
+      removedAt: removedAt!,
+      goneAt: removedAt! + BIN_MS,
+    }))
+  }
+
+  /** Deletes a project in the bin for good. */
+  async deleteForGood(id: string): Promise<void> {
+    if (!(await this.repository.deleteRemoved(id))) throw notFound('project in the bin')
   }
 
   /** Empties the bin of what has lain there for a month. */

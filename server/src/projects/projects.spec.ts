@@ -74,6 +74,30 @@ describe('projects', () => {
     expect((await http.get('/api/projects')).body).toHaveLength(1)
   })
 
+  test('one in the bin is listed, and deleted for good with the pictures that no other has', async () => {
+    const count = async (): Promise<number> =>
+      (await app.get(DataSource).query('SELECT count(*) AS n FROM assets'))[0].n as number
+    const [first, second] = [await create('First'), await create('Second')]
+    // Nothing that is not in the bin is deleted.
+    await http.delete(`/api/bin/${first}`).expect(404)
+    await http.delete(`/api/projects/${first}`).expect(204)
+    const { body: bin } = await http.get('/api/bin').expect(200)
+    expect(bin).toMatchObject([{ id: first, name: 'First' }])
+    const [{ removedAt, goneAt }] = bin as [{ removedAt: number; goneAt: number }]
+    expect(goneAt - removedAt).toBe(30 * 24 * 60 * 60 * 1000)
+    await http.delete(`/api/bin/${first}`).expect(204)
+    await http.post(`/api/projects/${first}/restore`).expect(404)
+    // The other project has the same picture.
+    expect(await count()).toBe(1)
+    expect((await http.get(`/api/projects/${second}`)).body).toMatchObject({
+      design: { assets: { sea: { data: PICTURE } } },
+    })
+    await http.delete(`/api/projects/${second}`).expect(204)
+    await http.delete(`/api/bin/${second}`).expect(204)
+    expect(await count()).toBe(0)
+    expect((await http.get('/api/bin')).body).toEqual([])
+  })
+
   test('a duplicate has the design, the edits and the settings, and goes its own way', async () => {
     const id = await create()
     const edit = { kind: 'rename', layer: 'title', name: 'Heading' }
