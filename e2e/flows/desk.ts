@@ -41,7 +41,8 @@ export const test = base.extend<{ freshDemo: void }>({
         for (const edit of edits.toReversed()) {
           await request.delete(`/api/projects/${id}/edits/${edit.id}`)
         }
-        await request.put(`/api/projects/${id}/settings`, { data: DEFAULTS })
+        const headers = { 'if-match': '*' }
+        await request.put(`/api/projects/${id}/settings`, { data: DEFAULTS, headers })
         await request.delete(`/api/projects/${id}/codebase`)
       }
       dropGlossaries(server.data)

@@ -11,7 +11,8 @@ import {
   Sse,
   type MessageEvent,
 } from '@nestjs/common'
-import { ApiOperation, ApiTags } from '@nestjs/swagger'
+import { ApiHeader, ApiOperation, ApiTags } from '@nestjs/swagger'
+import { IF_MATCH, IfMatch } from '../http/version'
 import { map, type Observable } from 'rxjs'
 import { CodebasesService } from './codebases.service'
 import { ChooseCodebaseDto, GlossaryDto, UploadCodebaseDto } from './dto/requests'
@@ -62,8 +63,15 @@ export class CodebasesController {
   }
 
   @Put('projects/:id/codebase/glossary')
-  @ApiOperation({ summary: 'Write the glossary of the codebase' })
-  save(@Param('id', ParseUUIDPipe) id: string, @Body() { glossary }: GlossaryDto) {
-    return this.codebases.saveGlossary(id, glossary)
+  @ApiOperation({
+    summary: 'Write the glossary of the codebase, of the version that If-Match names',
+  })
+  @ApiHeader(IF_MATCH)
+  save(
+    @Param('id', ParseUUIDPipe) id: string,
+    @IfMatch() version: string | undefined,
+    @Body() { glossary }: GlossaryDto,
+  ) {
+    return this.codebases.saveGlossary(id, glossary, version)
   }
 }

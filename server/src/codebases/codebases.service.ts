@@ -14,6 +14,7 @@ import {
 } from '@unimorph/core'
 import { storageProblem } from '../database/storage-error'
 import { badInput, badRequest, notFound } from '../http/problem'
+import { needVersion, versionOf } from '../http/version'
 import { JobsService } from '../jobs/jobs.service'
 import { ChangesService, type Changes } from './changes.service'
 import { CodebasesRepository } from './codebases.repository'
@@ -30,9 +31,13 @@ export type ProjectCodebase = {
   readonly folder: string
   readonly codebase: Codebase
   readonly glossary: Glossary
+  /** Goes with what changes the glossary. */
+  readonly glossaryVersion: string
   /** Why the glossary's file cannot be read; it is then left as it is. */
   readonly problem?: string
 }
+
+export type SavedGlossary = { readonly glossary: Glossary; readonly version: string }
 
 const readText = (path: string): string | undefined => {
   try {
@@ -135,18 +140,24 @@ export class CodebasesService implements OnApplicationBootstrap {
     return { folder, codebase, ...read }
   }
 
-  async saveGlossary(projectId: string, document: unknown): Promise<Glossary> {
+  /** `wanted`: the version of the glossary that is changed; any when undefined. */
+  async saveGlossary(
+    projectId: string,
+    document: unknown,
+    wanted: string | undefined,
+  ): Promise<SavedGlossary> {
     await this.needProject(projectId)
     const folder = await this.folderOf(projectId)
     if (folder === undefined) throw notFound('codebase')
     const read = readGlossary(document)
     if (!read.ok) throw badInput(read.notes)
-    const { problem } = await this.readGlossary(folder)
+    const { LeadsOutside, writeInside } = await import('@unimorph/codebase/folder')
+    const { glossary, glossaryVersion, problem } = await this.readGlossary(folder)
     if (problem !== undefined)
       throw badRequest(`${problem} Mend the file first; nothing was written.`)
-    const { LeadsOutside, writeInside } = await import('@unimorph/codebase/folder')
+    needVersion(wanted, glossaryVersion, 'The glossary was', () => glossary)
+    const text = writeGlossary(read.value)
     try {
-      const text = writeGlossary(read.value)
       this.written.set(folder, text)
       writeInside(folder, GLOSSARY_FILE, text)
     } catch (error) {
@@ -154,27 +165,28 @@ export class CodebasesService implements OnApplicationBootstrap {
       if (storageProblem(error)?.status === 507) throw error
       throw badRequest(`${join(folder, GLOSSARY_FILE)} cannot be written${why}`)
     }
-    return read.value
+    return { glossary: read.value, version: versionOf(text) }
   }
 
   private async readGlossary(
     folder: string,
-  ): Promise<Pick<ProjectCodebase, 'glossary' | 'problem'>> {
+  ): Promise<Pick<ProjectCodebase, 'glossary' | 'glossaryVersion' | 'problem'>> {
     const path = join(folder, GLOSSARY_FILE)
-    if (!existsSync(path)) return { glossary: EMPTY_GLOSSARY }
+    const none = { glossary: EMPTY_GLOSSARY, glossaryVersion: versionOf('') }
+    if (!existsSync(path)) return none
     const { readInside } = await import('@unimorph/codebase/folder')
     const text = readInside(folder, GLOSSARY_FILE)
     if (text === undefined)
       return {
-        glossary: EMPTY_GLOSSARY,
+        ...none,
         problem: `${path} cannot be read, or leads out of its folder.`,
       }
     try {
       const read = readGlossary(JSON.parse(text))
-      if (read.ok) return { glossary: read.value }
-      return { glossary: EMPTY_GLOSSARY, problem: read.notes[0]!.message }
+      if (read.ok) return { glossary: read.value, glossaryVersion: versionOf(text) }
+      return { ...none, problem: read.notes[0]!.message }
     } catch {
-      return { glossary: EMPTY_GLOSSARY, problem: `${path} is not valid JSON.` }
+      return { ...none, problem: `${path} is not valid JSON.` }
     }
   }
 

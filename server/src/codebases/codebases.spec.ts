@@ -106,15 +106,33 @@ test('a folder that was not allowed is refused, also behind a link', async () =>
 
 test('the glossary is written into the codebase, and read from there', async () => {
   await http.put(path()).send({ folder: allowed('react') })
-  await http.put(path('/glossary')).send({ glossary: GLOSSARY }).expect(200)
+  await http.put(path('/glossary')).set('if-match', '*').send({ glossary: GLOSSARY }).expect(200)
   const file = join(allowed('react'), 'unimorph.glossary.json')
   expect(JSON.parse(readFileSync(file, 'utf8'))).toEqual(GLOSSARY)
   expect((await http.get(path())).body).toMatchObject({ glossary: GLOSSARY })
   const { body } = await http
     .put(path('/glossary'))
+    .set('if-match', '*')
     .send({ glossary: { version: 1, components: [{}] } })
     .expect(400)
   expect(body).toMatchObject({ message: expect.stringContaining('components[0].design') })
+})
+
+test('a glossary that was changed in the editor meanwhile is not written over', async () => {
+  const { body } = await http.put(path()).send({ folder: allowed('react') })
+  const { glossaryVersion } = body as { glossaryVersion: string }
+  const save = (version: string) =>
+    http.put(path('/glossary')).set('if-match', `"${version}"`).send({ glossary: GLOSSARY })
+  const { body: saved } = await save(glossaryVersion).expect(200)
+  const { version } = saved as { version: string }
+  const byHand = { ...GLOSSARY, tokens: { tide: 'sea' } }
+  const file = join(allowed('react'), 'unimorph.glossary.json')
+  writeFileSync(file, JSON.stringify(byHand))
+  const { body: refused } = await save(version).expect(409)
+  expect(refused).toMatchObject({ current: byHand })
+  expect(JSON.parse(readFileSync(file, 'utf8'))).toEqual(byHand)
+  await save((refused as { version: string }).version).expect(200)
+  await http.put(path('/glossary')).send({ glossary: GLOSSARY }).expect(428)
 })
 
 test('a glossary somebody broke by hand is told, and left as it is', async () => {
@@ -125,7 +143,7 @@ test('a glossary somebody broke by hand is told, and left as it is', async () =>
     .send({ folder: allowed('react') })
     .expect(200)
   expect((body as { problem: string }).problem).toContain('not valid JSON')
-  await http.put(path('/glossary')).send({ glossary: GLOSSARY }).expect(400)
+  await http.put(path('/glossary')).set('if-match', '*').send({ glossary: GLOSSARY }).expect(400)
   expect(readFileSync(file, 'utf8')).toBe('{ "version": 1,')
 })
 
@@ -264,7 +282,7 @@ test('changes of the codebase are told, and what is written here is not', async 
     }
   }
   await waitFor('"paths":[]')
-  await http.put(path('/glossary')).send({ glossary: GLOSSARY }).expect(200)
+  await http.put(path('/glossary')).set('if-match', '*').send({ glossary: GLOSSARY }).expect(200)
   writeFileSync(join(allowed('react'), 'src/kit/Buoy.tsx'), 'export const Buoy = () => null')
   await waitFor('Buoy.tsx')
   expect(heard).not.toContain('unimorph.glossary.json')

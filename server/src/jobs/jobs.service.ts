@@ -1,6 +1,7 @@
 import { resolve } from 'node:path'
 import {
   Injectable,
+  Logger,
   ServiceUnavailableException,
   UnprocessableEntityException,
   type OnApplicationShutdown,
@@ -13,6 +14,8 @@ import { valueOf, type JobOutcome } from './outcome'
 const SCRIPT = resolve(__dirname, '../../dist/jobs/worker.js')
 const MOST_AT_ONCE = 2
 const MOST_WAITING = 200
+/** So many characters of what a process said before its end go to the log. */
+const MOST_SAID = 4000
 /** Memory of a process for its data, in MB. */
 export const MEMORY_MB = 1024
 
@@ -40,6 +43,7 @@ export type JobSettings = {
  */
 @Injectable()
 export class JobsService implements OnApplicationShutdown {
+  private readonly log = new Logger('Jobs')
   private readonly workers
   private readonly limits
 
@@ -51,6 +55,7 @@ export class JobsService implements OnApplicationShutdown {
       maxQueueSize: MOST_WAITING,
       // A process that is stuck does not clean up.
       workerTerminateTimeout: 100,
+      emitStdStreams: true,
       forkOpts: {
         // Documents pass without being written as JSON.
         serialization: 'advanced',
@@ -77,18 +82,24 @@ export class JobsService implements OnApplicationShutdown {
     args: unknown[],
   ): Promise<JobOutcome<Awaited<ReturnType<Jobs[N]>>>> {
     const { what, seconds } = this.limits[name]
+    let said = ''
+    const listen = ({ stderr = '' }: { readonly stderr?: string }): void => {
+      said = (said + stderr).slice(-MOST_SAID)
+    }
     try {
-      const running = this.workers.exec(name, args).timeout(seconds * 1000)
+      const running = this.workers.exec(name, args, { on: listen }).timeout(seconds * 1000)
       return (await running) as JobOutcome<Awaited<ReturnType<Jobs[N]>>>
     } catch (error) {
       if (error instanceof PoolPromise.TimeoutError)
         throw new UnprocessableEntityException(
           `${what} took longer than ${String(seconds)} s and was stopped. Nothing was changed.`,
         )
-      if (error instanceof TerminateError)
+      if (error instanceof TerminateError) {
+        this.log.error(`${what} ended its process. ${said}`)
         throw new UnprocessableEntityException(
           `${what} needed more memory than it may have, or failed, and was ended. Nothing was changed.`,
         )
+      }
       if ((error as Error).message.startsWith('Max queue size'))
         throw new ServiceUnavailableException(
           'The server has too much to do. Wait a moment, then try again.',

@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { HttpException } from '@nestjs/common'
+import { HttpException, Logger } from '@nestjs/common'
 import { JobsService, type JobSettings } from './jobs.service'
 
 /** What happens to jobs that are too much, with jobs that are so on purpose. */
@@ -26,6 +26,8 @@ let jobs: JobsService
 const open = (settings: JobSettings = {}): void => {
   jobs = new JobsService({ script: join(folder, 'worker.cjs'), ...settings })
 }
+// The end of a process goes to the log with all it said; the runner of the tests would take it for its own.
+beforeAll(() => Logger.overrideLogger(false))
 beforeEach(() => {
   folder = mkdtempSync(join(tmpdir(), 'unimorph-jobs-'))
   writeFileSync(join(folder, 'worker.cjs'), SCRIPT)

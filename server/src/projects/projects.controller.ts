@@ -12,7 +12,8 @@ import {
   Post,
   Put,
 } from '@nestjs/common'
-import { ApiOperation, ApiTags } from '@nestjs/swagger'
+import { ApiHeader, ApiOperation, ApiTags } from '@nestjs/swagger'
+import { IF_MATCH, IfMatch } from '../http/version'
 import {
   CreateEditDto,
   CreateEditionDto,
@@ -43,6 +44,12 @@ export class ProjectsController {
   @ApiOperation({ summary: 'A project with its newest edition, its edits and settings' })
   get(@Param('id', ParseUUIDPipe) id: string) {
     return this.projects.get(id)
+  }
+
+  @Get(':id/state')
+  @ApiOperation({ summary: 'The edits and settings of a project, without its design' })
+  getState(@Param('id', ParseUUIDPipe) id: string) {
+    return this.projects.getState(id)
   }
 
   @Patch(':id')
@@ -105,9 +112,14 @@ export class ProjectsController {
   }
 
   @Put(':id/settings')
-  @ApiOperation({ summary: 'Change the settings' })
-  changeSettings(@Param('id', ParseUUIDPipe) id: string, @Body() settings: SettingsDto) {
-    return this.projects.changeSettings(id, settings)
+  @ApiOperation({ summary: 'Change the settings, of the version that If-Match names' })
+  @ApiHeader(IF_MATCH)
+  changeSettings(
+    @Param('id', ParseUUIDPipe) id: string,
+    @IfMatch() version: string | undefined,
+    @Body() settings: SettingsDto,
+  ) {
+    return this.projects.changeSettings(id, settings, version)
   }
 
   @Get(':id/thumbnail')

@@ -45,8 +45,8 @@ export class ProjectsRepository {
       .find({ where: { removedAt: IsNull() }, order: { updatedAt: 'DESC', id: 'ASC' } })
   }
 
-  findProject(id: string): Promise<ProjectEntity | null> {
-    return this.source.getRepository(ProjectEntity).findOneBy({ id })
+  findProject(id: string, manager?: EntityManager): Promise<ProjectEntity | null> {
+    return (manager ?? this.source.manager).getRepository(ProjectEntity).findOneBy({ id })
   }
 
   /** Whether there ever was a project, also one in the bin. */
@@ -54,12 +54,22 @@ export class ProjectsRepository {
     return (await this.source.getRepository(ProjectEntity).count()) > 0
   }
 
-  saveProject(project: Partial<ProjectEntity>, manager?: EntityManager): Promise<ProjectEntity> {
-    const save = (within: EntityManager): Promise<ProjectEntity> => {
-      const repository = within.getRepository(ProjectEntity)
-      return repository.save(repository.create(project))
+  /** Adds a project. */
+  addProject(project: Partial<ProjectEntity>, manager: EntityManager): Promise<ProjectEntity> {
+    const repository = manager.getRepository(ProjectEntity)
+    return repository.save(repository.create(project))
+  }
+
+  /** Changes these fields of a project, and no other: somebody else may be changing those. */
+  async changeProject(
+    id: string,
+    changes: Partial<Omit<ProjectEntity, 'id'>>,
+    manager?: EntityManager,
+  ): Promise<void> {
+    const change = async (within: EntityManager): Promise<void> => {
+      await within.getRepository(ProjectEntity).update({ id }, changes)
     }
-    return manager ? save(manager) : this.writes.run(save)
+    await (manager ? change(manager) : this.writes.run(change))
   }
 
   findEditions(

@@ -2,6 +2,7 @@ import { Injectable } from '@nestjs/common'
 import { editSchema, notes, type Note } from '@unimorph/core'
 import type { EntityManager } from 'typeorm'
 import { badInput, notFound } from '../http/problem'
+import { needVersion, versionOf } from '../http/version'
 import type { CheckedDesign } from '../jobs/jobs'
 import { JobsService } from '../jobs/jobs.service'
 import type { CreateEditionDto, CreateProjectDto, SettingsDto } from './dto/requests'
@@ -20,12 +21,14 @@ export type ProjectSummary = {
 /** A project in the bin: when it was put there, and when it goes for good; in ms since 1970. */
 export type RemovedProject = { id: string; name: string; removedAt: number; goneAt: number }
 export type StoredEdit = { id: number; edit: unknown }
-export type ProjectDetail = ProjectSummary & {
-  design: unknown
-  notes: unknown
+/** What is worked on of a project; the version of its settings goes with what changes them. */
+export type ProjectState = ProjectSummary & {
   edits: StoredEdit[]
   settings: unknown
+  settingsVersion: string
 }
+export type ProjectDetail = ProjectState & { design: unknown; notes: unknown }
+export type SavedSettings = { settings: SettingsDto; version: string }
 
 type Accepted = Exclude<CheckedDesign, { notes: unknown }>
 
@@ -53,21 +56,23 @@ export class ProjectsService {
     const project = await this.find(id)
     const edition = await this.repository.findLatestEdition(id)
     if (!edition) throw notFound('edition')
-    const edits = await this.repository.findEdits(id)
     return {
-      ...(await this.summarise(project)),
+      ...(await this.stateOf(project)),
       design: await this.repository.loadDocument(edition.document),
       notes: JSON.parse(edition.notes),
-      edits: edits.map(({ id, document }) => ({ id, edit: JSON.parse(document) as unknown })),
-      settings: JSON.parse(project.settings),
     }
+  }
+
+  /** What may have been changed elsewhere, without the design. */
+  async getState(id: string): Promise<ProjectState> {
+    return this.stateOf(await this.find(id))
   }
 
   async create({ name, design, notes }: CreateProjectDto): Promise<ProjectSummary> {
     const checked = await this.check(design)
     const now = Date.now()
     const project = await this.repository.inTransaction(async (manager) => {
-      const saved = await this.repository.saveProject(
+      const saved = await this.repository.addProject(
         { name, settings: JSON.stringify(DEFAULT_SETTINGS), createdAt: now, updatedAt: now },
         manager,
       )
@@ -78,10 +83,9 @@ export class ProjectsService {
   }
 
   async rename(id: string, name: string): Promise<ProjectSummary> {
-    const project = await this.find(id)
-    return this.summarise(
-      await this.repository.saveProject({ ...project, name, updatedAt: Date.now() }),
-    )
+    await this.find(id)
+    await this.repository.changeProject(id, { name, updatedAt: Date.now() })
+    return this.summarise(await this.find(id))
   }
 
   async duplicate(id: string): Promise<ProjectSummary> {
@@ -92,7 +96,7 @@ export class ProjectsService {
     const copy = await this.repository.inTransaction(async (manager) => {
       const { settings } = project
       const name = `${project.name} copy`
-      const saved = await this.repository.saveProject(
+      const saved = await this.repository.addProject(
         { name, settings, createdAt: now, updatedAt: now },
         manager,
       )
@@ -110,14 +114,13 @@ export class ProjectsService {
   }
 
   async remove(id: string): Promise<void> {
-    const project = await this.find(id)
-    await this.repository.saveProject({ ...project, removedAt: Date.now() })
+    await this.find(id)
+    await this.repository.changeProject(id, { removedAt: Date.now() })
   }
 
   async restore(id: string): Promise<ProjectSummary> {
-    const project = await this.repository.findProject(id)
-    if (!project) throw notFound('project')
-    return this.summarise(await this.repository.saveProject({ ...project, removedAt: null }))
+    await this.repository.changeProject(id, { removedAt: null })
+    return this.summarise(await this.find(id))
   }
 
   async listEditions(id: string) {
@@ -142,18 +145,18 @@ export class ProjectsService {
   }
 
   async createEdition(id: string, { design, notes }: CreateEditionDto): Promise<ProjectSummary> {
-    const project = await this.find(id)
+    await this.find(id)
     const checked = await this.check(design)
     await this.repository.inTransaction(async (manager) => {
+      await this.touch(id, manager)
       const latest = await this.repository.findLatestEdition(id, manager)
       await this.addEdition(id, (latest?.number ?? 0) + 1, checked, notes ?? [], manager)
-      await this.repository.saveProject({ ...project, updatedAt: Date.now() }, manager)
     })
-    return this.summarise(project)
+    return this.summarise(await this.find(id))
   }
 
   async addEdit(id: string, edit: unknown): Promise<StoredEdit> {
-    const project = await this.find(id)
+    await this.find(id)
     const parsed = editSchema.safeParse(edit)
     if (!parsed.success) {
       const issue = parsed.error.issues[0]
@@ -161,26 +164,36 @@ export class ProjectsService {
     }
     const saved = await this.repository.inTransaction(async (manager) => {
       const document = JSON.stringify(parsed.data)
-      await this.repository.saveProject({ ...project, updatedAt: Date.now() }, manager)
+      await this.touch(id, manager)
       return this.repository.saveEdit({ projectId: id, document, createdAt: Date.now() }, manager)
     })
     return { id: saved.id, edit: parsed.data }
   }
 
   async removeEdit(id: string, editId: number): Promise<void> {
-    const project = await this.find(id)
+    await this.find(id)
     const done = await this.repository.inTransaction(async (manager) => {
-      await this.repository.saveProject({ ...project, updatedAt: Date.now() }, manager)
+      await this.touch(id, manager)
       return this.repository.deleteEdit(id, editId, manager)
     })
     if (!done) throw notFound('edit')
   }
 
-  async changeSettings(id: string, settings: SettingsDto): Promise<SettingsDto> {
-    const project = await this.find(id)
+  /** `wanted`: the version of the settings that are changed; any when undefined. */
+  async changeSettings(
+    id: string,
+    settings: SettingsDto,
+    wanted: string | undefined,
+  ): Promise<SavedSettings> {
     const json = JSON.stringify(settings)
-    await this.repository.saveProject({ ...project, settings: json, updatedAt: Date.now() })
-    return settings
+    await this.repository.inTransaction(async (manager) => {
+      const project = await this.find(id, manager)
+      needVersion(wanted, versionOf(project.settings), 'The settings were', () =>
+        JSON.parse(project.settings),
+      )
+      await this.repository.changeProject(id, { settings: json, updatedAt: Date.now() }, manager)
+    })
+    return { settings, version: versionOf(json) }
   }
 
   /** The first screen as a drawing, for the shelf. */
@@ -218,8 +231,24 @@ export class ProjectsService {
     return this.repository.purge(Date.now() - BIN_MS)
   }
 
-  private async find(id: string): Promise<ProjectEntity> {
-    const project = await this.repository.findProject(id)
+  /** Notes that a project was changed, within what changes it; it may have been removed since that was asked for. */
+  private async touch(id: string, manager: EntityManager): Promise<void> {
+    await this.find(id, manager)
+    await this.repository.changeProject(id, { updatedAt: Date.now() }, manager)
+  }
+
+  private async stateOf(project: ProjectEntity): Promise<ProjectState> {
+    const edits = await this.repository.findEdits(project.id)
+    return {
+      ...(await this.summarise(project)),
+      edits: edits.map(({ id, document }) => ({ id, edit: JSON.parse(document) as unknown })),
+      settings: JSON.parse(project.settings),
+      settingsVersion: versionOf(project.settings),
+    }
+  }
+
+  private async find(id: string, manager?: EntityManager): Promise<ProjectEntity> {
+    const project = await this.repository.findProject(id, manager)
     if (!project || project.removedAt !== null) throw notFound('project')
     return project
   }

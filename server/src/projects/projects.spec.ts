@@ -98,12 +98,61 @@ describe('projects', () => {
     expect((await http.get('/api/bin')).body).toEqual([])
   })
 
+  test('settings are changed by who knows them, and never over what another wrote', async () => {
+    const id = await create()
+    const path = `/api/projects/${id}/settings`
+    const { body: state } = await http.get(`/api/projects/${id}/state`).expect(200)
+    expect(state).not.toHaveProperty('design')
+    const { settings, settingsVersion } = state as { settings: object; settingsVersion: string }
+    const change = (version: string, more: object) =>
+      http
+        .put(path)
+        .set('if-match', `"${version}"`)
+        .send({ ...settings, ...more })
+
+    const { body: first } = await change(settingsVersion, { target: 'vue' }).expect(200)
+    const { body: refused } = await change(settingsVersion, { language: 'de' }).expect(409)
+    const { version } = first as { version: string }
+    expect(refused).toMatchObject({
+      message:
+        'The settings were changed meanwhile, in another window or program. Nothing was saved.',
+      current: { target: 'vue' },
+      version,
+    })
+    await change(version, { target: 'vue', language: 'de' }).expect(200)
+    await http.put(path).send(settings).expect(428)
+    expect((await http.get(`/api/projects/${id}`)).body).toMatchObject({
+      settings: { target: 'vue', language: 'de' },
+    })
+  })
+
+  test('what is changed at once keeps what the other changed', async () => {
+    const id = await create()
+    const edit = { kind: 'rename', layer: 'title', name: 'Heading' }
+    await Promise.all([
+      http.post(`/api/projects/${id}/edits`).send({ edit }),
+      http
+        .put(`/api/projects/${id}/settings`)
+        .set('if-match', '*')
+        .send({ target: 'vue', styling: 'css' }),
+      http.patch(`/api/projects/${id}`).send({ name: 'Beach' }),
+      http.post(`/api/projects/${id}/editions`).send({ design: design() }),
+    ])
+    expect((await http.get(`/api/projects/${id}`)).body).toMatchObject({
+      name: 'Beach',
+      settings: { target: 'vue', styling: 'css' },
+      edits: [{ edit }],
+      edition: 2,
+    })
+  })
+
   test('a duplicate has the design, the edits and the settings, and goes its own way', async () => {
     const id = await create()
     const edit = { kind: 'rename', layer: 'title', name: 'Heading' }
     await http.post(`/api/projects/${id}/edits`).send({ edit }).expect(201)
     await http
       .put(`/api/projects/${id}/settings`)
+      .set('if-match', '*')
       .send({ target: 'react', styling: 'tailwind', language: 'pt-BR', grain: 'fine' })
       .expect(200)
     const { body: copy } = await http.post(`/api/projects/${id}/duplicate`).expect(201)
@@ -212,10 +261,12 @@ describe('input that cannot be accepted changes nothing and says why', () => {
       .expect(400)
     await http
       .put(`/api/projects/${id}/settings`)
+      .set('if-match', '*')
       .send({ target: 'cobol', styling: 'tailwind' })
       .expect(400)
     await http
       .put(`/api/projects/${id}/settings`)
+      .set('if-match', '*')
       .send({ target: 'html', styling: 'tailwind', language: 'de"><script>' })
       .expect(400)
   })
