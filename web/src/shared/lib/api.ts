@@ -8,6 +8,7 @@ import type {
   Note,
   SettingsFile,
 } from '@unimorph/core'
+import { tellOthers } from './other-windows'
 
 export type Project = {
   readonly id: string
@@ -54,11 +55,23 @@ export type FontSummary = {
   readonly fileName: string
 }
 export type StoredEdit = { readonly id: number; readonly edit: Edit }
-export type ProjectDetail = Project & {
-  readonly design: unknown
-  readonly notes: readonly Note[]
+/** What is worked on of a project. */
+export type ProjectState = Project & {
   readonly edits: readonly StoredEdit[]
   readonly settings: Settings
+  /** Goes with what changes the settings. */
+  readonly settingsVersion: string
+}
+export type ProjectDetail = ProjectState & {
+  readonly design: unknown
+  readonly notes: readonly Note[]
+}
+/** A project in the bin: when it was put there, and when it goes for good; in ms since 1970. */
+export type RemovedProject = {
+  readonly id: string
+  readonly name: string
+  readonly removedAt: number
+  readonly goneAt: number
 }
 
 export type CodebaseChoice = {
@@ -71,6 +84,8 @@ export type ProjectCodebase = {
   readonly folder: string
   readonly codebase: Codebase
   readonly glossary: Glossary
+  /** Goes with what changes the glossary. */
+  readonly glossaryVersion: string
   readonly problem?: string
 }
 
@@ -79,6 +94,8 @@ export class ApiError extends Error {
   constructor(
     message: string,
     readonly status: number,
+    /** All the server said. */
+    readonly answer: unknown = {},
   ) {
     super(message)
   }
@@ -87,23 +104,33 @@ export class ApiError extends Error {
 const OFFLINE =
   'The server does not answer. Start it with npm start, then try again; nothing was lost.'
 
-const request = async <T>(method: string, path: string, body?: unknown): Promise<T> => {
+/** `version`: of what is changed; the server refuses to change another. */
+const request = async <T>(
+  method: string,
+  path: string,
+  body?: unknown,
+  version?: string,
+): Promise<T> => {
   let response: Response
   try {
     response = await fetch(`/api${path}`, {
       method,
-      ...(body === undefined
-        ? {}
-        : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+      headers: {
+        ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+        ...(version === undefined ? {} : { 'if-match': `"${version}"` }),
+      },
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
     })
   } catch {
     throw new ApiError(OFFLINE, 0)
   }
+  if (response.ok && method !== 'GET') tellOthers(path)
   if (response.status === 204) return undefined as T
   const answer = (await response.json().catch(() => ({}))) as { message?: string | string[] }
   if (response.ok) return answer as T
   const message = Array.isArray(answer.message) ? answer.message.join('; ') : answer.message
-  throw new ApiError(message ?? `The server answered ${response.status}.`, response.status)
+  const said = message ?? `The server answered ${response.status}.`
+  throw new ApiError(said, response.status, answer)
 }
 
 export type EditionGrade = { readonly edition: number; readonly points: number }
@@ -119,6 +146,9 @@ export const answersPath = (id: string, form: string): string => `/projects/${id
 export const api = {
   listProjects: () => request<Project[]>('GET', '/projects'),
   getProject: (id: string) => request<ProjectDetail>('GET', `/projects/${id}`),
+  getState: (id: string) => request<ProjectState>('GET', `/projects/${id}/state`),
+  listBin: () => request<RemovedProject[]>('GET', '/bin'),
+  deleteForGood: (id: string) => request<void>('DELETE', `/bin/${id}`),
   createProject: (name: string, design: Design, notes: readonly Note[]) =>
     request<Project>('POST', '/projects', { name, design, notes }),
   createEdition: (id: string, design: Design, notes: readonly Note[]) =>
@@ -137,8 +167,13 @@ export const api = {
     request<StoredEdit>('POST', `/projects/${id}/edits`, { edit }),
   removeEdit: (id: string, editId: number) =>
     request<void>('DELETE', `/projects/${id}/edits/${editId}`),
-  changeSettings: (id: string, settings: Settings) =>
-    request<Settings>('PUT', `/projects/${id}/settings`, settings),
+  changeSettings: (id: string, settings: Settings, version: string) =>
+    request<{ settings: Settings; version: string }>(
+      'PUT',
+      `/projects/${id}/settings`,
+      settings,
+      version,
+    ),
   addAnswer: (id: string, form: string, values: Readonly<Record<string, string>>) =>
     request<Answer>('POST', answersPath(id, form), values),
   listAnswers: (id: string, form: string) => request<Answer[]>('GET', answersPath(id, form)),
@@ -175,8 +210,13 @@ export const api = {
     return () => events.close()
   },
   removeCodebase: (id: string) => request<void>('DELETE', `/projects/${id}/codebase`),
-  saveGlossary: (id: string, glossary: Glossary) =>
-    request<Glossary>('PUT', `/projects/${id}/codebase/glossary`, { glossary }),
+  saveGlossary: (id: string, glossary: Glossary, version: string) =>
+    request<{ glossary: Glossary; version: string }>(
+      'PUT',
+      `/projects/${id}/codebase/glossary`,
+      { glossary },
+      version,
+    ),
 }
 
 export const messageOf = (error: unknown): string =>

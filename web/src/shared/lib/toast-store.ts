@@ -28,3 +28,5 @@ export const useToasts = create<ToastStore>((set, get) => ({
 
 export const showProblem = (text: string): void =>
   useToasts.getState().show({ text, tone: 'problem' })
+
+export const showPlain = (text: string): void => useToasts.getState().show({ text, tone: 'plain' })

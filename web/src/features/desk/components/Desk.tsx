@@ -7,6 +7,7 @@ import { useHome } from '../../intake'
 import { useDesk } from '../model/desk-store'
 import { useAloneKey } from '../model/use-alone-key'
 import { useFollowCodebase } from '../model/use-follow-codebase'
+import { useOtherWindows } from '../model/use-other-windows'
 import { useLanes } from '../model/lanes-store'
 import { DeskBar } from './DeskBar'
 import { Lane } from './Lane'
@@ -84,6 +85,7 @@ export const Desk = () => {
   useTargetKeys()
   useAloneKey()
   useFollowCodebase()
+  useOtherWindows()
 
   // Taking in an edition of the same project leads here again; its own visit opens it anew.
   const { key: visit } = useLocation()

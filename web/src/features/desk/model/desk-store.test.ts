@@ -1,5 +1,6 @@
 import type { Edit } from '@unimorph/core'
 import { api, ApiError, type ProjectDetail, type StoredEdit } from '../../../shared/lib/api'
+import { useConflicts } from '../../../shared/lib/conflicts-store'
 import { useToasts } from '../../../shared/lib/toast-store'
 import { converted, drawn, fakeEngine, row, running } from '../../../testing/fake-engine'
 import { useDesk } from './desk-store'
@@ -20,6 +21,7 @@ const PROJECT = {
   faults: [],
   edits: [],
   settings: { target: 'html', styling: 'tailwind' },
+  settingsVersion: 'first',
 } as unknown as ProjectDetail
 
 const rename = (name: string): Edit => ({ kind: 'rename', layer: 'title', name })
@@ -59,7 +61,9 @@ beforeEach(() => {
     .spyOn(api, 'addEdit')
     .mockImplementation((_id, edit) => Promise.resolve({ id: nextId++, edit }))
   jest.spyOn(api, 'removeEdit').mockResolvedValue(undefined)
-  jest.spyOn(api, 'changeSettings').mockImplementation((_id, settings) => Promise.resolve(settings))
+  jest
+    .spyOn(api, 'changeSettings')
+    .mockImplementation((_id, settings) => Promise.resolve({ settings, version: 'next' }))
 })
 afterEach(() => {
   useDesk.getState().close()
@@ -290,6 +294,7 @@ describe('converting', () => {
     expect(api.changeSettings).toHaveBeenCalledWith(
       'p1',
       expect.objectContaining({ target: 'vue' }),
+      'first',
     )
     expect(fakeEngine.argsOf('run').at(-1)).toEqual([expect.objectContaining({ target: 'vue' })])
   })
@@ -300,6 +305,92 @@ describe('converting', () => {
     expect(useDesk.getState().settings.files?.renamed).toEqual({ 'index.html': 'today.html' })
     useDesk.getState().renameFile('index.html', 'index.html')
     expect(useDesk.getState().settings.files?.renamed).toEqual({})
+  })
+})
+
+describe('another window', () => {
+  const theirs = { target: 'html', styling: 'css', language: 'de' } as const
+  const refuseOnce = (): jest.SpyInstance =>
+    jest
+      .spyOn(api, 'changeSettings')
+      .mockRejectedValueOnce(
+        new ApiError('They changed.', 409, { current: theirs, version: 'second' }),
+      )
+  const rest = async (): Promise<void> => {
+    await useDesk.getState().catchUp()
+    await useDesk.getState().settled()
+  }
+  const state = (changes: object): void => {
+    jest.spyOn(api, 'getState').mockResolvedValue({ ...PROJECT, ...changes })
+  }
+  beforeEach(() => state({ settingsVersion: 'next' }))
+
+  test('settings that were changed in both are brought together, and saved as that', async () => {
+    await open()
+    const asked = refuseOnce()
+    useDesk.getState().changeSettings({ target: 'vue' })
+    await rest()
+    const both = { target: 'vue', styling: 'css', language: 'de' }
+    expect(asked.mock.calls.at(-1)).toEqual(['p1', both, 'second'])
+    expect(useDesk.getState().settings).toEqual(both)
+    expect(problems()).toEqual([])
+  })
+
+  test.each([
+    ['mine', 'scss'],
+    ['theirs', 'css'],
+  ] as const)('a person says whose change of one setting holds: %s', async (choice, styling) => {
+    await open()
+    const asked = refuseOnce()
+    useDesk.getState().changeSettings({ styling: 'scss', target: 'vue' })
+    const done = rest()
+    await new Promise((ready) => setTimeout(ready))
+    const { asked: question } = useConflicts.getState()
+    expect(question).toMatchObject({
+      what: 'settings',
+      conflicts: [{ path: 'styling', mine: 'scss', theirs: 'css' }],
+    })
+    question!.answer(choice)
+    await done
+    expect(asked.mock.calls.at(-1)![1]).toEqual({ target: 'vue', styling, language: 'de' })
+    expect(useConflicts.getState().asked).toBeUndefined()
+  })
+
+  test('what it changed is shown here, without a word', async () => {
+    await open()
+    const edits = [{ id: 7, edit: rename('Beach') }]
+    state({ name: 'Shore', settings: theirs, settingsVersion: 'second', edits })
+    await rest()
+    expect(useDesk.getState()).toMatchObject({
+      project: { name: 'Shore' },
+      settings: theirs,
+      edits,
+    })
+    expect(fakeEngine.argsOf('run').at(-1)).toEqual([
+      expect.objectContaining({ styling: 'css', edits: [rename('Beach')] }),
+    ])
+    expect(problems()).toEqual([])
+  })
+
+  test('what this window itself saved is nothing new', async () => {
+    await open()
+    await useDesk.getState().edit(rename('a'))
+    await useDesk.getState().settled()
+    const { edits } = useDesk.getState()
+    state({ edits: [{ id: 100, edit: rename('a') }] })
+    await rest()
+    expect(useDesk.getState().edits).toBe(edits)
+  })
+
+  test('an edition it took in is opened', async () => {
+    await open()
+    state({ edition: 2 })
+    jest.spyOn(api, 'getProject').mockResolvedValue({ ...PROJECT, edition: 2 })
+    await rest()
+    expect(useDesk.getState().project?.edition).toBe(2)
+    expect(useToasts.getState().toasts[0]?.text).toBe(
+      'Another window took in a new edition; it is shown here now.',
+    )
   })
 })
 

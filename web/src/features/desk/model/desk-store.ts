@@ -44,7 +44,9 @@ import { buildPreviewFiles } from './preview-html'
 import { createQueue } from './queue'
 import { resultWatch } from './result-watch'
 import { loadFonts } from '../../../shared/lib/fonts-store'
-import { showProblem } from '../../../shared/lib/toast-store'
+import { mergeThree } from '../../../shared/lib/merge'
+import { saveMerged, type Versioned } from '../../../shared/lib/save-merged'
+import { showPlain, showProblem } from '../../../shared/lib/toast-store'
 
 /** Which part of the design is converted. */
 export type Scope =
@@ -94,6 +96,8 @@ type DeskActions = {
   /** Puts a file elsewhere; `from` is what it would be called. */
   renameFile(from: string, to: string): void
   edit(edit: Edit): Promise<void>
+  /** Takes over what was changed in another window. */
+  catchUp(): Promise<void>
   /** Uses a codebase, or none, and converts anew. */
   setCodebase(codebase: ProjectCodebase | undefined): Promise<void>
   setBuildErrors(said: readonly string[]): void
@@ -171,6 +175,8 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
   let opening = 0
   let converting = 0
   let working: Promise<void> = Promise.resolve()
+  /** The settings as the server has them. */
+  let known: Versioned<Settings> = { value: START.settings, version: '' }
 
   const report = (error: unknown): void => {
     if (!(error instanceof Cancelled)) showProblem(messageOf(error))
@@ -309,6 +315,54 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
     }
   }
 
+  /** Takes over settings the server has; what was changed here and is not saved yet stays. */
+  const takeSettings = (from: Settings, theirs: Versioned<Settings>): void => {
+    known = theirs
+    const { value } = mergeThree(from, get().settings, theirs.value)
+    if (JSON.stringify(value) === JSON.stringify(get().settings)) return
+    set({ settings: value })
+    void convert()
+  }
+  const saveSettings = async (id: string): Promise<void> => {
+    if (get().project?.id !== id) return
+    const mine = get().settings
+    const saved = await saveMerged({
+      what: 'settings',
+      base: known,
+      mine,
+      save: async (value, version) => {
+        const { settings, version: next } = await api.changeSettings(id, value, version)
+        return { value: settings, version: next }
+      },
+    })
+    if (get().project?.id === id) takeSettings(mine, saved)
+  }
+  /** What the server calls the edits shown here; those it does not have yet are left out. */
+  const savedIds = (edits: readonly StoredEdit[]): readonly number[] =>
+    edits.flatMap(({ id }) => (id < 0 ? (saved.get(id) ?? []) : id))
+  /** Takes over what was changed in another window. */
+  const takeState = async (project: ProjectDetail): Promise<void> => {
+    const before = get().edits
+    const state = await api.getState(project.id)
+    if (get().project?.id !== project.id) return
+    if (state.edition !== project.edition) {
+      showPlain('Another window took in a new edition; it is shown here now.')
+      void get().open(project.id)
+      return
+    }
+    if (state.name !== project.name) set({ project: { ...project, name: state.name } })
+    // Settings that are not saved yet are brought together with these when they are.
+    const isSaved = JSON.stringify(get().settings) === JSON.stringify(known.value)
+    if (isSaved && state.settingsVersion !== known.version)
+      takeSettings(known.value, { value: state.settings, version: state.settingsVersion })
+    // What was done here meanwhile is not on the server yet: it is looked at again after that.
+    if (get().edits !== before) void get().catchUp()
+    else if (String(savedIds(before)) !== String(state.edits.map(({ id }) => id))) {
+      set({ edits: state.edits })
+      follow()
+    }
+  }
+
   return {
     ...START,
     async open(id) {
@@ -330,7 +384,8 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
         const codebase = await scanning
         if (turn !== opening) return
         await engine.call('useCodebase', inUse(codebase))
-        const { settings, edits } = project
+        const { settings, settingsVersion, edits } = project
+        known = { value: settings, version: settingsVersion }
         set({ project, settings, edits, codebase })
         await refresh()
       } catch (error) {
@@ -364,7 +419,11 @@ export const useDesk = create<DeskState & DeskActions>((set, get) => {
       set({ settings })
       void convert()
       const id = get().project?.id
-      if (id) save(() => api.changeSettings(id, settings)).catch(report)
+      if (id) save(() => saveSettings(id)).catch(report)
+    },
+    async catchUp() {
+      const { project } = get()
+      if (project) await save(() => takeState(project)).catch(report)
     },
     showBeside(beside) {
       set({ beside, translated: undefined })

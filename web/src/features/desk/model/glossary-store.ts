@@ -1,7 +1,9 @@
-import type { Glossary } from '@unimorph/core'
+import type { Entry, Glossary } from '@unimorph/core'
 import { create } from 'zustand'
 import type { GlossaryReport } from '../../../engine/protocol'
 import { api, messageOf, type CodebaseChoice, type ProjectCodebase } from '../../../shared/lib/api'
+import type { KeyOf } from '../../../shared/lib/merge'
+import { saveMerged } from '../../../shared/lib/save-merged'
 import { toBase64 } from '../../../shared/lib/to-base64'
 import { showProblem } from '../../../shared/lib/toast-store'
 import { useDesk } from './desk-store'
@@ -10,6 +12,12 @@ import { createQueue } from './queue'
 
 /** So sure a proposal is taken with all others that are. */
 export const SURE = 0.85
+
+/** What tells entries apart: the thing of the design, and where they hold. */
+const nameOfEntry: KeyOf = (entry) => {
+  const { design, when, leads } = entry as Entry
+  return [Object.entries(design), Object.entries(when ?? {}), leads ?? []].flat(3).join(' ')
+}
 
 /** So many changes can be taken back. */
 const MOST_PAST = 100
@@ -32,6 +40,8 @@ type GlossaryStore = {
   scanAgain(): Promise<void>
   /** Scans what changed; `paths`: the files that are known to have. */
   followChanges(paths: readonly string[]): Promise<void>
+  /** Uses the codebase and the glossary as another window left them. */
+  catchUp(): Promise<void>
   leave(): Promise<void>
   /** Writes the glossary, and uses it. */
   save(change: (glossary: Glossary) => Glossary): Promise<void>
@@ -78,8 +88,17 @@ export const useGlossary = create<GlossaryStore>((set, get) => {
     const { project, codebase, setCodebase } = useDesk.getState()
     if (!project || !codebase) return false
     try {
-      const glossary = await api.saveGlossary(project.id, change(codebase.glossary))
-      await setCodebase({ ...codebase, glossary })
+      const saved = await saveMerged<Glossary>({
+        what: 'glossary',
+        base: { value: codebase.glossary, version: codebase.glossaryVersion },
+        mine: change(codebase.glossary),
+        keyOf: nameOfEntry,
+        save: async (value, version) => {
+          const { glossary, version: next } = await api.saveGlossary(project.id, value, version)
+          return { value: glossary, version: next }
+        },
+      })
+      await setCodebase({ ...codebase, glossary: saved.value, glossaryVersion: saved.version })
       await get().load()
       return true
     } catch (error) {
@@ -131,6 +150,18 @@ export const useGlossary = create<GlossaryStore>((set, get) => {
         if (get().report) await get().load()
       })
     },
+    catchUp: () =>
+      inTurn(async () => {
+        const { project, codebase, setCodebase } = useDesk.getState()
+        if (!project) return
+        const found = await api.getCodebase(project.id)
+        const isSame = JSON.stringify(found) === JSON.stringify(codebase)
+        if (isSame || useDesk.getState().project?.id !== project.id) return
+        // What was before is not ours to bring back.
+        set({ past: get().past.filter((one) => one.project !== project.id), changed: [] })
+        await setCodebase(found)
+        if (get().report) await get().load()
+      }).catch((error: unknown) => showProblem(messageOf(error))),
     leave: () =>
       take(async (id) => {
         await api.removeCodebase(id)

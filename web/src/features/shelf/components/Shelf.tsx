@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react'
+import { hearOthers } from '../../../shared/lib/other-windows'
 import type { Project } from '../../../shared/lib/api'
 import { Button } from '../../../shared/ui/Button'
 import { NameDialog } from '../../../shared/ui/NameDialog'
@@ -6,6 +7,7 @@ import { ThemeButton } from '../../../shared/ui/ThemeButton'
 import { FontsDialog } from '../../fonts'
 import { PasteDialog, pickFiles, useReadFiles } from '../../intake'
 import { useShelf } from '../shelf-store'
+import { BinDialog } from './BinDialog'
 import { ProjectCard } from './ProjectCard'
 
 const Empty = () => (
@@ -19,12 +21,15 @@ export const Shelf = () => {
   const { projects, problem, load, rename, duplicate, remove } = useShelf()
   const open = useReadFiles()
   const [isPasting, setIsPasting] = useState(false)
+  const [isBinOpen, setIsBinOpen] = useState(false)
   const [areFontsOpen, setAreFontsOpen] = useState(false)
   const [renaming, setRenaming] = useState<Project>()
 
   useEffect(() => {
     document.title = 'Shelf · Unimorph'
     void load()
+    // Another window may change what stands here.
+    return hearOthers(() => void load())
   }, [load])
 
   return (
@@ -34,6 +39,7 @@ export const Shelf = () => {
         <span className="text-lg font-semibold">Unimorph</span>
         <span className="flex-1" />
         <ThemeButton />
+        <Button onClick={() => setIsBinOpen(true)}>Bin</Button>
         <Button onClick={() => setAreFontsOpen(true)}>Fonts</Button>
         <Button onClick={() => setIsPasting(true)}>Paste SVG</Button>
         <Button tone="main" onClick={() => void pickFiles().then(open)}>
@@ -63,6 +69,7 @@ export const Shelf = () => {
       </main>
       <PasteDialog isOpen={isPasting} onClose={() => setIsPasting(false)} />
       <FontsDialog isOpen={areFontsOpen} onClose={() => setAreFontsOpen(false)} />
+      {isBinOpen && <BinDialog onClose={() => setIsBinOpen(false)} />}
       {renaming && (
         <NameDialog
           title="Rename project"
