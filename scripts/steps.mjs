@@ -56,7 +56,10 @@ export const INSTALL = [
 ]
 /** Tells whether the database binding can be loaded. */
 export const TRY_BINDING = [process.execPath, ['-e', "new (require('better-sqlite3'))(':memory:')"]]
-export const COMPILE_BINDING = ['npm', ['rebuild', 'better-sqlite3', '--loglevel', 'error']]
+export const COMPILE_BINDING = [
+  'npm',
+  ['rebuild', 'better-sqlite3', '--ignore-scripts=false', '--loglevel', 'error'],
+]
 export const BINDING_HELP =
   'The database binding could not be compiled. It needs python3, make and a C++ compiler.'
 
