@@ -176,14 +176,21 @@ const TASKS = [
     cores: 2,
     run: runFlows,
   },
+  {
+    name: 'Two hours of use',
+    needs: ['Browser flows'],
+    cores: 2,
+    run: () => inRoot(process.execPath, ['bench/dist/soak.js', '--minutes', '120']),
+  },
 ]
 /** What others need is made in any case; checks that passed are not made again by `--failed`, nor all of them by `--only`. */
 const CHECKS = [
   ...['Types', 'Lint', 'Formatting', 'Delivered code judged'],
-  ...['Unit tests', 'Browser flows'],
+  ...['Unit tests', 'Browser flows', 'Two hours of use'],
 ]
 const isWanted = ({ name }) => {
   if (!CHECKS.includes(name)) return true
+  if (name === 'Two hours of use' && !options.deep) return false
   // Minutes of compilers, when nothing of it passed before.
   if (options.quick && name === 'Delivered code judged') return false
   if (options.failed) return lastRun.states[name] !== 'passed'
