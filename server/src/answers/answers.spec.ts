@@ -80,6 +80,15 @@ test('pages on this machine may send answers, others may not', async () => {
   expect(foreign.headers['access-control-allow-origin']).toBeUndefined()
 })
 
+test('pages on this machine neither read nor delete answers', async () => {
+  await http.post(path).send({ a: 'b' }).expect(201)
+  const origin = 'http://localhost:5173'
+  await http.delete(path).set('origin', origin).expect(403)
+  const { headers } = await http.get(path).set('origin', origin)
+  expect(headers['access-control-allow-origin']).toBeUndefined()
+  expect((await http.get(path)).body).toHaveLength(1)
+})
+
 test('a spreadsheet runs nothing of what somebody wrote', () => {
   const csv = toCsv([{ id: 1, at: 0, values: { a: '=1+1', b: 'say "ho"' } }])
   expect(csv).toBe('at,a,b\r\n1970-01-01T00:00:00.000Z,\'=1+1,"say ""ho"""\r\n')

@@ -2,9 +2,10 @@ import type { NextFunction, Request, Response } from 'express'
 
 const LOOPBACK = /^http:\/\/(localhost|127\.0\.0\.1|\[::1\])(:\d+)?$/
 
-/** Whether a request is about the answers of a form, from a page that runs on this machine. */
-export const isAnswersFromLoopback = ({ headers: { origin }, path }: Request): boolean =>
+/** Whether a page that runs on this machine sends the answers of a form; reading or deleting them is not for it. */
+export const isAnswersFromLoopback = ({ headers: { origin }, method, path }: Request): boolean =>
   origin !== undefined &&
+  (method === 'POST' || method === 'OPTIONS') &&
   LOOPBACK.test(origin) &&
   /^\/api\/projects\/[^/]+\/answers\/[^/]+$/.test(path)
 

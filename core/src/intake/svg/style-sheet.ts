@@ -123,13 +123,31 @@ const readDeclaration = (node: Declaration): Declared => ({
   important: node.important !== false,
 })
 
-/** A rule is looked up by the most telling part of its innermost step. */
-const indexKey = ({ id, classes, tag }: Step): string =>
+/** The most telling part of a step. */
+const keyOf = ({ id, classes, tag }: Step): string =>
   id !== undefined ? `#${id}` : classes[0] !== undefined ? `.${classes[0]}` : (tag ?? '*')
+
+const isNamed = (key: string): boolean => key.startsWith('#') || key.startsWith('.')
+
+/** What an element is found by: its id and its classes. */
+const namesOf = ({ attributes: { id, class: classes } }: XmlElement): string[] => [
+  ...(classes ? classes.trim().split(/\s+/) : []).map((one) => `.${one}`),
+  ...(id ? [`#${id}`] : []),
+]
+
+/**
+ * A rule is looked up by its innermost step, and by the first id or class that something around the element must have:
+ * thousands of rules for one tag are then not looked at for each element of it.
+ */
+const indexKey = ([innermost, ...outer]: readonly Step[]): readonly [
+  around: string,
+  key: string,
+] => [outer.map(keyOf).find(isNamed) ?? '', keyOf(innermost!)]
 
 /** The rules of a file's `<style>` elements. Nothing in them is fetched: only known properties are read. */
 export class StyleSheet {
-  private readonly rules = new Map<string, Rule[]>()
+  /** By what is around an element, and then by what it is itself. */
+  private readonly rules = new Map<string, Map<string, Rule[]>>()
   private order = 0
   /** Custom properties, wherever they are set; exporters set each once. */
   readonly variables = new Map<string, string>()
@@ -169,20 +187,26 @@ export class StyleSheet {
   private addRule(rule: Rule): void {
     // Later rules win over earlier ones of the same weight.
     const ordered = { ...rule, specificity: rule.specificity + ++this.order / 1e6 }
-    const key = indexKey(rule.steps[0]!)
-    this.rules.set(key, [...(this.rules.get(key) ?? []), ordered])
+    const [around, key] = indexKey(rule.steps)
+    const inside = this.rules.get(around) ?? new Map<string, Rule[]>()
+    this.rules.set(around, inside)
+    const known = inside.get(key)
+    if (known) known.push(ordered)
+    else inside.set(key, [ordered])
     this.isEmpty = false
   }
 
   /** What the sheet says about an element, the strongest last. */
   declarationsFor(element: XmlElement, parentOf: ParentOf): Declared[] {
     if (this.isEmpty) return []
-    const { id, class: classes } = element.attributes
-    const keys = ['*', element.name.slice(element.name.indexOf(':') + 1)]
-    if (classes) for (const c of classes.trim().split(/\s+/)) keys.push(`.${c}`)
-    if (id) keys.push(`#${id}`)
-    const found = keys
-      .flatMap((key) => this.rules.get(key) ?? [])
+    const keys = ['*', element.name.slice(element.name.indexOf(':') + 1), ...namesOf(element)]
+    const around = new Set([''])
+    if (this.rules.size > (this.rules.has('') ? 1 : 0)) {
+      for (let at = parentOf(element); at; at = parentOf(at))
+        for (const name of namesOf(at)) if (this.rules.has(name)) around.add(name)
+    }
+    const found = [...around]
+      .flatMap((name) => keys.flatMap((key) => this.rules.get(name)?.get(key) ?? []))
       .filter((rule) => matches(rule, element, parentOf))
     return found.sort((a, b) => a.specificity - b.specificity).flatMap((rule) => rule.declarations)
   }
