@@ -35,13 +35,35 @@ type Table = {
   readonly columns: readonly River[]
 }
 
+/** The first of some columns, from left to right, that does not end before `x`; found by halving. */
+const firstAt = (columns: readonly River[], x: number): number => {
+  let [low, high] = [0, columns.length]
+  while (low < high) {
+    const middle = (low + high) >> 1
+    if (columns[middle]!.to < x) low = middle + 1
+    else high = middle
+  }
+  return low
+}
+
+/** Each item in the columns that its left half reaches. */
+const toCells = (row: readonly Item[], columns: readonly River[]): Item[][] => {
+  const cells = columns.map((): Item[] => [])
+  for (const item of row) {
+    const { x, width } = item.box
+    for (let i = firstAt(columns, x); i < columns.length; i++) {
+      const { from, to } = columns[i]!
+      if (from > x + width / 2 + 1) break
+      if (to >= x + 1) cells[i]!.push(item)
+    }
+  }
+  return cells
+}
+
+/** `columns` go from left to right and do not overlap by more than a pixel. */
 const toTable = (rows: readonly (readonly Item[])[], columns: readonly River[]): Table => ({
   columns,
-  cells: rows.map((row) =>
-    columns.map(({ from, to }) =>
-      row.filter((item) => item.box.x + item.box.width / 2 >= from - 1 && item.box.x <= to - 1),
-    ),
-  ),
+  cells: rows.map((row) => toCells(row, columns)),
 })
 
 /** Shares of neighbours that look alike, side by side and one under the other. */

@@ -56,21 +56,36 @@ const shorten = (words: string): string =>
     .slice(0, MOST_WORDS)
     .join(' ')
 
+type HeadingOf = (view: View) => string
+
 /** The heading that stands right before a thing, or begins it. */
-const headingOf = (view: View, readings: ReadonlyMap<string, RoleReading>): string => {
+const createHeadingOf = (readings: ReadonlyMap<string, RoleReading>): HeadingOf => {
   const isHeading = (one: View): boolean => readings.get(one.key)?.role === 'heading'
-  const within = view.texts.find(isHeading)
-  if (within) return saidBy(within)
-  const siblings = view.parent?.children ?? []
-  const before = siblings.slice(0, siblings.indexOf(view)).findLast(isHeading)
-  return before ? saidBy(before) : ''
+  /** What stands before each child of a parent, looked for once: there may be thousands. */
+  const known = new Map<View, ReadonlyMap<View, View | undefined>>()
+  const listOf = (parent: View): ReadonlyMap<View, View | undefined> => {
+    const list = new Map<View, View | undefined>()
+    let last: View | undefined
+    for (const child of parent.children) {
+      list.set(child, last)
+      if (isHeading(child)) last = child
+    }
+    known.set(parent, list)
+    return list
+  }
+  return (view) => {
+    const { parent } = view
+    const within = view.texts.find(isHeading)
+    const before = within ?? (parent && (known.get(parent) ?? listOf(parent)).get(view))
+    return before ? saidBy(before) : ''
+  }
 }
 
 /** The words that a thing is about: its label, its heading, or what it says. */
 const subjectOf = (
   view: View,
   reading: RoleReading | undefined,
-  readings: ReadonlyMap<string, RoleReading>,
+  headingOf: HeadingOf,
   texts: ReadonlyMap<string, View>,
 ): string => {
   const label = reading?.labelledBy === undefined ? undefined : texts.get(reading.labelledBy)
@@ -79,7 +94,7 @@ const subjectOf = (
     !reading ||
     ['form', 'list', 'table', 'figure', 'main', 'article', 'dialog'].includes(reading.role)
   ) {
-    return headingOf(view, readings) || saidBy(view.texts[0] ?? view)
+    return headingOf(view) || saidBy(view.texts[0] ?? view)
   }
   return reading.role === 'navigation' ? '' : saidBy(view)
 }
@@ -95,6 +110,7 @@ export const nameThings = (
   const page = viewTree(root)
   const texts = new Map(page.texts.map((text) => [text.key, text]))
   const names = new Map<string, string>()
+  const headingOf = createHeadingOf(readings)
   const used = new Map<string, number>()
   walkViews(page, (view) => {
     const { layer } = view.node
@@ -108,7 +124,7 @@ export const nameThings = (
     const kind = reading && KINDS[reading.role]
     const own = layer.type === 'text' ? '' : kind
     const about =
-      reading && LONE.has(reading.role) ? '' : shorten(subjectOf(view, reading, readings, texts))
+      reading && LONE.has(reading.role) ? '' : shorten(subjectOf(view, reading, headingOf, texts))
     const made = capitalise([about, own].filter(Boolean).join(' '))
     const name = made || capitalise(layer.name || layer.type)
     const count = (used.get(name) ?? 0) + 1
