@@ -7,25 +7,32 @@ import { findNearestName } from './nearest-name.js'
 import { assetsOf } from './references.js'
 import { drawingsOf } from './walk.js'
 
-/** Follows `next` from each name and reports the first circle it finds. */
+/** For so many faults a name that is meant is looked for: it is compared with all there are. */
+const MOST_OFFERED = 20
+
+/** Follows `next` from each name and reports the first circle it finds; however long the way, without recursion. */
 const findCycle = (
   names: Iterable<string>,
   next: (name: string) => Iterable<string>,
 ): readonly string[] | undefined => {
   const done = new Set<string>()
-  const follow = (name: string, trail: readonly string[]): readonly string[] | undefined => {
-    if (trail.includes(name)) return [...trail.slice(trail.indexOf(name)), name]
-    if (done.has(name)) return undefined
-    for (const to of next(name)) {
-      const cycle = follow(to, [...trail, name])
-      if (cycle) return cycle
+  for (const start of names) {
+    const trail: string[] = []
+    const open = new Map<string, Iterator<string>>()
+    const enter = (name: string): void => {
+      trail.push(name)
+      open.set(name, next(name)[Symbol.iterator]())
     }
-    done.add(name)
-    return undefined
-  }
-  for (const name of names) {
-    const cycle = follow(name, [])
-    if (cycle) return cycle
+    if (!done.has(start)) enter(start)
+    for (let name = trail.at(-1); name !== undefined; name = trail.at(-1)) {
+      const { done: isLast, value: to } = open.get(name)!.next()
+      if (isLast) {
+        done.add(name)
+        open.delete(name)
+        trail.pop()
+      } else if (open.has(to)) return [...trail.slice(trail.indexOf(to)), to]
+      else if (!done.has(to)) enter(to)
+    }
   }
   return undefined
 }
@@ -66,9 +73,8 @@ export const checkReferences = (design: Design, file: string): Note[] => {
     (known: { has(n: string): boolean; keys(): Iterable<string> }, kind: string) =>
     (name: string, path: string): void => {
       if (known.has(name)) return
-      found.push(
-        notes.unknownReference(file, path, kind, name, findNearestName(name, known.keys())),
-      )
+      const nearest = found.length < MOST_OFFERED ? findNearestName(name, known.keys()) : undefined
+      found.push(notes.unknownReference(file, path, kind, name, nearest))
     }
   const needAsset = need(assets, 'picture')
   const needToken = need(tokens, 'token')

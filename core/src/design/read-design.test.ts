@@ -335,3 +335,35 @@ test('a document with more faults than can be gathered has the first of them', (
     errors(document([{ ...frame('home', []), children: [...sound, ...children] }])),
   ).toHaveLength(1)
 })
+
+test('a long chain of components is read, and a long circle of them is told', () => {
+  const count = 20_000
+  const set = (i: number, to: number | undefined) => ({
+    key: `c${i}`,
+    name: `C${i}`,
+    variants: [
+      {
+        type: 'component',
+        key: `v${i}`,
+        box: { x: 0, y: 0, width: 9, height: 9 },
+        children:
+          to === undefined
+            ? []
+            : [
+                {
+                  type: 'instance',
+                  key: `i${i}`,
+                  box: { x: 0, y: 0, width: 9, height: 9 },
+                  component: `c${to}`,
+                },
+              ],
+      },
+    ],
+  })
+  const chain = (last: number | undefined) =>
+    document([frame('home', [])], {
+      components: Array.from({ length: count }, (_, i) => set(i, i + 1 < count ? i + 1 : last)),
+    })
+  expect(errors(chain(undefined))).toEqual([])
+  expect(errors(chain(0)).map(({ code }) => code)).toEqual(['design/cycle'])
+})

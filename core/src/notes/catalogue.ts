@@ -11,6 +11,10 @@ const quote = (value: string): string =>
 const megabytes = (bytes: number): string => `${(bytes / 1_000_000).toFixed(1)} MB`
 
 /** Every note the program can give, in one place. Codes never change once released. */
+/** A way by its names; of a long one the beginning and the end. */
+const abridged = (names: readonly string[]): readonly string[] =>
+  names.length <= 12 ? names : [...names.slice(0, 6), '…', ...names.slice(-5)]
+
 export const notes = {
   fileEmpty: (file: string) =>
     note('error', 'intake/empty-file')(
@@ -285,7 +289,7 @@ export const notes = {
   cycle: (file: string, path: string, kind: string, names: readonly string[]) =>
     note('error', 'design/cycle')(
       { file, path },
-      `${quote(file)}, ${path}: the ${kind} leads back to itself (${names.join(' → ')}).`,
+      `${quote(file)}, ${path}: the ${kind} leads back to itself (${abridged(names).join(' → ')}).`,
       `Take one of them out of the circle.`,
     ),
   editInvalid: (path: string, reason: string) =>
