@@ -10,11 +10,11 @@ const quote = (value: string): string =>
 
 const megabytes = (bytes: number): string => `${(bytes / 1_000_000).toFixed(1)} MB`
 
-/** Every note the program can give, in one place. Codes never change once released. */
 /** A way by its names; of a long one the beginning and the end. */
 const abridged = (names: readonly string[]): readonly string[] =>
   names.length <= 12 ? names : [...names.slice(0, 6), '…', ...names.slice(-5)]
 
+/** Every note the program can give, in one place. Codes never change once released. */
 export const notes = {
   fileEmpty: (file: string) =>
     note('error', 'intake/empty-file')(
