@@ -12,8 +12,21 @@ const write = async (folder: string, { path, bytes }: ArchivedFile): Promise<voi
   const file = await open(full, 'wx')
   try {
     await file.writeFile(bytes)
+    await file.sync()
   } finally {
     await file.close()
+  }
+}
+
+/** So many files are written at once: each waits until it is on the disk. */
+const AT_ONCE = 16
+
+const writeAll = async (folder: string, files: readonly ArchivedFile[]): Promise<void> => {
+  for (let i = 0; i < files.length; i += AT_ONCE) {
+    const written = files.slice(i, i + AT_ONCE).map((file) => write(folder, file))
+    // None is still being written when one has failed and the folder is removed.
+    const failed = (await Promise.allSettled(written)).find((one) => one.status === 'rejected')
+    if (failed) throw failed.reason
   }
 }
 
@@ -26,7 +39,7 @@ export const unpack = async (bytes: Buffer, uploads: string, project: string): P
   const folder = join(uploads, `${project}-${randomUUID().slice(0, 8)}`)
   const unfinished = folder + UNFINISHED
   try {
-    for (const file of files) await write(unfinished, file)
+    await writeAll(unfinished, files)
     await rename(unfinished, folder)
     return folder
   } catch (error) {
