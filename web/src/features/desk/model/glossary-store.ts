@@ -67,13 +67,16 @@ export const useGlossary = create<GlossaryStore>((set, get) => {
       if (paths.length > 0) void get().followChanges(paths)
     }
   }
+  /** Without what was before, which is not ours to bring back once others have changed the glossary. */
+  const forgetPast = (project: string): void =>
+    set({ past: get().past.filter((one) => one.project !== project) })
   const take = async (
     work: (id: string) => Promise<ProjectCodebase | undefined>,
   ): Promise<void> => {
     const { project, setCodebase } = useDesk.getState()
     if (!project) return
-    // What is scanned anew may have been changed by others.
-    set({ changed: [], past: get().past.filter((one) => one.project !== project.id) })
+    set({ changed: [] })
+    forgetPast(project.id)
     await scanning(async () => {
       const found = await work(project.id)
       if (useDesk.getState().project?.id !== project.id) return
@@ -83,21 +86,23 @@ export const useGlossary = create<GlossaryStore>((set, get) => {
   }
   /** Changes are written one after the other: what is taken back is what was said last. */
   const inTurn = createQueue()
-  /** Writes a glossary and uses it; whether that was possible. */
+  /** Writes a glossary and uses it; whether that was possible. Where others changed it meanwhile, the past is forgotten. */
   const write = async (change: (glossary: Glossary) => Glossary): Promise<boolean> => {
     const { project, codebase, setCodebase } = useDesk.getState()
     if (!project || !codebase) return false
+    const mine = change(codebase.glossary)
     try {
       const saved = await saveMerged<Glossary>({
         what: 'glossary',
         base: { value: codebase.glossary, version: codebase.glossaryVersion },
-        mine: change(codebase.glossary),
+        mine,
         keyOf: nameOfEntry,
         save: async (value, version) => {
           const { glossary, version: next } = await api.saveGlossary(project.id, value, version)
           return { value: glossary, version: next }
         },
       })
+      if (JSON.stringify(saved.value) !== JSON.stringify(mine)) forgetPast(project.id)
       await setCodebase({ ...codebase, glossary: saved.value, glossaryVersion: saved.version })
       await get().load()
       return true
@@ -144,7 +149,7 @@ export const useGlossary = create<GlossaryStore>((set, get) => {
         if (isSame || useDesk.getState().project?.id !== project.id) return
         const isOurs = JSON.stringify(found?.glossary) === JSON.stringify(codebase.glossary)
         // Others wrote the glossary: what was before is not ours to bring back.
-        if (!isOurs) set({ past: get().past.filter((one) => one.project !== project.id) })
+        if (!isOurs) forgetPast(project.id)
         set({ changed: paths })
         await setCodebase(found)
         if (get().report) await get().load()
@@ -158,7 +163,8 @@ export const useGlossary = create<GlossaryStore>((set, get) => {
         const isSame = JSON.stringify(found) === JSON.stringify(codebase)
         if (isSame || useDesk.getState().project?.id !== project.id) return
         // What was before is not ours to bring back.
-        set({ past: get().past.filter((one) => one.project !== project.id), changed: [] })
+        set({ changed: [] })
+        forgetPast(project.id)
         await setCodebase(found)
         if (get().report) await get().load()
       }).catch((error: unknown) => showProblem(messageOf(error))),
@@ -170,9 +176,11 @@ export const useGlossary = create<GlossaryStore>((set, get) => {
     save: (change) =>
       inTurn(async () => {
         const { project, codebase } = useDesk.getState()
-        if (!project || !codebase || !(await write(change))) return
+        if (!project || !codebase) return
         const before = { project: project.id, glossary: codebase.glossary }
-        set({ past: [...get().past, before].slice(-MOST_PAST) })
+        const { past } = get()
+        set({ past: [...past, before].slice(-MOST_PAST) })
+        if (!(await write(change))) set({ past })
       }),
     undo: () =>
       inTurn(async () => {
