@@ -181,6 +181,8 @@ test('a copy of each day is made once, and kept for a week; other files stay', a
   }
   mkdirSync(at('backups'))
   writeFileSync(at('backups', 'by-hand.sqlite'), '')
+  // The server was killed while it wrote this one.
+  writeFileSync(at('backups', 'unimorph-2030-12-31.sqlite.part'), '')
   for (let day = 1; day <= 9; day++) {
     await keepDaily(folder, new Date(Date.UTC(2031, 0, day, 8)), copy)
     await keepDaily(folder, new Date(Date.UTC(2031, 0, day, 9)), copy)

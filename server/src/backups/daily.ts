@@ -7,6 +7,9 @@ export const BACKUPS = 'backups'
 const KEPT = 7
 const NAME = /^unimorph-\d{4}-\d{2}-\d{2}\.sqlite$/
 
+/** What a backup that was cut off has left. */
+const UNFINISHED = /^unimorph-\d{4}-\d{2}-\d{2}\.sqlite\.part/
+
 const nameOf = (day: Date): string => `unimorph-${day.toISOString().slice(0, 10)}.sqlite`
 
 /**
@@ -20,8 +23,11 @@ export const keepDaily = async (
 ): Promise<void> => {
   const folder = join(data, BACKUPS)
   await mkdir(folder, { recursive: true })
+  const drop = (names: readonly string[]): Promise<unknown> =>
+    Promise.all(names.map((name) => rm(join(folder, name), { force: true })))
+  await drop((await readdir(folder)).filter((name) => UNFINISHED.test(name)))
   const file = join(folder, nameOf(day))
   if (!existsSync(file)) await backUp(file)
   const copies = (await readdir(folder)).filter((name) => NAME.test(name)).sort()
-  await Promise.all(copies.slice(0, -KEPT).map((name) => rm(join(folder, name))))
+  await drop(copies.slice(0, -KEPT))
 }
