@@ -239,3 +239,25 @@ describe('masks', () => {
     expect(textOf(run(made, { target: 'html' }))).toContain('Low water')
   })
 })
+
+test('a page of components that draws more than is allowed is refused', () => {
+  const nested = Array.from({ length: 7 }, (_, i) => ({
+    key: `set-${i}`,
+    name: `Set ${i}`,
+    variants: [
+      layer('component', `variant-${i}`, {
+        children:
+          i === 0
+            ? [layer('rectangle', 'dot')]
+            : Array.from({ length: 10 }, (_, j) =>
+                layer('instance', `use-${i}-${j}`, { component: `set-${i - 1}` }),
+              ),
+      }),
+    ],
+  }))
+  // No screen uses them: the design alone is converted.
+  const made = design([frame('home', [text('t', 'Home')])], { components: nested })
+  expect(convert(made, [], { target: 'html' }).ok).toBe(true)
+  const refused = convert(made, [], { target: 'html', library: 'page' })
+  expect(refused.notes.map(({ code }) => code)).toEqual(['intake/too-many-layers'])
+})

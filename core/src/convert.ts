@@ -2,6 +2,7 @@ import type { Codebase } from './codebase/codebase.js'
 import type { Design } from './design/design.js'
 import type { Layer } from './design/layer.js'
 import { findNearestName } from './design/nearest-name.js'
+import { refuseDrawn } from './design/read-design.js'
 import { resolveInstances } from './design/resolve-instances.js'
 import { walkLayers } from './design/walk.js'
 import { applyEdits } from './edits/index.js'
@@ -106,6 +107,9 @@ export const prepare = (
   const edited = applyEdits(design, edits)
   const shown = withLibrary(edited.design, select, options.library)
   if (!shown) return failed([...edited.notes, notes.noComponents()])
+  // Its page draws components that no screen does.
+  const tooMuch = options.library && refuseDrawn(shown.design, design.name)
+  if (tooMuch) return failed([...edited.notes, tooMuch])
   const roots = selectRoots(resolveInstances(shown.design), shown.select)
   if (!roots.ok) return roots
   if (roots.value.length === 0) return failed([...edited.notes, notes.nothingVisible()])

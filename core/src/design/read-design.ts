@@ -34,6 +34,18 @@ const findExcess = (document: unknown): 'too-deep' | 'too-many' | undefined => {
   return undefined
 }
 
+/** Why a checked design is refused that draws too much, with what its components draw; undefined for all others. */
+export const refuseDrawn = (design: Design, file: string): Note | undefined => {
+  const { layers, depth } = measureResolved(design, {
+    layers: MAX_LAYERS * LOOKED_AT,
+    // The list of screens is the outermost level.
+    depth: MAX_DEPTH + 1,
+  })
+  if (depth > MAX_DEPTH) return notes.tooDeep(file, MAX_DEPTH)
+  if (layers > MAX_LAYERS) return notes.tooManyResolved(file, MAX_LAYERS)
+  return undefined
+}
+
 /** So many elements of each list are read of a document that has more faults than can be gathered. */
 const FIRST_READ = 200
 
@@ -81,13 +93,8 @@ export const readDesign = (document: unknown, file = 'design.json'): Outcome<Des
   }
   const broken = checkReferences(parsed.data, file)
   if (broken.length > 0) return failed(broken.slice(0, MOST_ERRORS_SHOWN))
-  const { layers, depth } = measureResolved(parsed.data, {
-    layers: MAX_LAYERS * LOOKED_AT,
-    // The list of screens is the outermost level.
-    depth: MAX_DEPTH + 1,
-  })
-  if (depth > MAX_DEPTH) return failed([notes.tooDeep(file, MAX_DEPTH)])
-  if (layers > MAX_LAYERS) return failed([notes.tooManyResolved(file, MAX_LAYERS)])
+  const tooMuch = refuseDrawn(parsed.data, file)
+  if (tooMuch) return failed([tooMuch])
   return { ok: true, value: parsed.data, notes: [] }
 }
 
