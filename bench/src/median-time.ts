@@ -1,5 +1,5 @@
 /** The median of some numbers; of an even number, the upper of the two in the middle. */
-const median = (values: readonly number[]): number =>
+export const median = (values: readonly number[]): number =>
   [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!
 
 /** How long some work takes, in ms: the median of several runs. */

@@ -5,6 +5,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { parseArgs } from 'node:util'
 import { chromium, type Browser } from '@playwright/test'
+import { median } from './median-time.js'
 import { measureMemory } from './soak/memory.js'
 import { createCaller, playRound } from './soak/round.js'
 
@@ -12,14 +13,11 @@ const MAIN = new URL('../../server/dist/main.js', import.meta.url).pathname
 const CHROMIUM = process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium-headless-shell'
 /** Until then everything is loaded that is loaded once. */
 const WARM_SHARE = 0.3
-/** What is flat may breathe: the median of the end against that of the beginning. */
+/** A figure that grows by more, from the median of the beginning to that of the end, fails the run. */
 const MOST_GROWTH = 1.2
 
 /** Figures after each round, in MB, by what they are of. */
 type Figures = ReadonlyMap<string, number>
-
-const median = (values: readonly number[]): number =>
-  [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!
 
 const { minutes } = parseArgs({ options: { minutes: { type: 'string', default: '10' } } }).values
 const until = Date.now() + Number(minutes) * 60_000

@@ -34,7 +34,7 @@ const copyCodebases = (data: string): string => {
 /** How often it is looked whether a copy of the day is there, and what may go from the bin. */
 const HOUR_MS = 60 * 60 * 1000
 
-/** What is done each day, for as long as the server runs; that it failed is no reason to stop. */
+/** Empties the bin and makes the daily backup while the server runs. A failure is logged; the server goes on. */
 const keepHouse = (app: NestExpressApplication, { data }: Options): void => {
   const log = new Logger('Housekeeping')
   const jobs = app.get(JobsService)

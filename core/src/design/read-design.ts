@@ -61,11 +61,12 @@ const parse = (document: unknown): ReturnType<typeof designSchema.safeParse> => 
     return designSchema.safeParse(document)
   } catch (error) {
     if (!(error instanceof RangeError)) throw error
-    const first = designSchema.safeParse(shortened(document))
+    const beginning = shortened(document)
+    const first = designSchema.safeParse(beginning)
     if (!first.success) return first
     // Without faults there would be no overflow: where the first elements have none, later ones do.
     const message = 'it has more faults than can be listed'
-    return designSchema.refine(() => false, message).safeParse(shortened(document))
+    return designSchema.refine(() => false, message).safeParse(beginning)
   }
 }
 

@@ -61,7 +61,7 @@ type HeadingOf = (view: View) => string
 /** The heading that stands right before a thing, or begins it. */
 const createHeadingOf = (readings: ReadonlyMap<string, RoleReading>): HeadingOf => {
   const isHeading = (one: View): boolean => readings.get(one.key)?.role === 'heading'
-  /** What stands before each child of a parent, looked for once: there may be thousands. */
+  /** By parent: the last heading before each child. Found in one pass, since a parent may have thousands of children. */
   const known = new Map<View, ReadonlyMap<View, View | undefined>>()
   const listOf = (parent: View): ReadonlyMap<View, View | undefined> => {
     const list = new Map<View, View | undefined>()

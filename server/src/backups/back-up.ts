@@ -6,7 +6,7 @@ import { connect, type Connection } from '../database/connection'
 import { OptionsError } from '../options/options'
 import { checkSound, CREATE_TABLES, FILES, FOLDERS, ORIGIN } from './format'
 
-/** What is being written has this at its end, until all of it is on the disk. */
+/** Ends the name of a backup while it is being written. */
 const UNFINISHED = '.part'
 /** A codebase may be replaced between the copy of the database and that of the files; then both are taken once more. */
 const MOST_TRIES = 5

@@ -67,7 +67,7 @@ export const JOBS = {
     return runtimeScript(name)
   },
 
-  /** What is in a codebase; `packages`: those of them whose components are used. */
+  /** Scans the codebase in a folder, and of its packages those in `packages`. */
   async scanCodebase(folder: string, packages: readonly string[]): Promise<Codebase> {
     const { scanCodebase, withPackages } = await import('@unimorph/codebase')
     const cache = await cacheOf(folder)

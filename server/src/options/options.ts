@@ -11,7 +11,7 @@ export type Options = {
   readonly codebases: readonly string[]
 }
 
-/** What is asked for on the command line: a server, or something to be done with its data. */
+/** What the command line asks for: start a server, write a backup, or restore one. */
 export type Command =
   | { readonly kind: 'serve'; readonly options: Options }
   | { readonly kind: 'backup' | 'restore'; readonly file: string; readonly data: string }

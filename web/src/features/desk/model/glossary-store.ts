@@ -70,6 +70,23 @@ export const useGlossary = create<GlossaryStore>((set, get) => {
   /** Without what was before, which is not ours to bring back once others have changed the glossary. */
   const forgetPast = (project: string): void =>
     set({ past: get().past.filter((one) => one.project !== project) })
+  /** Uses a project's codebase and glossary as the server has them now; `paths`: the files that are known to have changed. */
+  const readAgain = async (
+    project: string,
+    before: ProjectCodebase | undefined,
+    paths: readonly string[],
+  ): Promise<void> => {
+    const found = await api.getCodebase(project)
+    const isSame = JSON.stringify(found) === JSON.stringify(before)
+    if (isSame || useDesk.getState().project?.id !== project) return
+    const isOurs =
+      found?.folder === before?.folder &&
+      JSON.stringify(found?.glossary) === JSON.stringify(before?.glossary)
+    if (!isOurs) forgetPast(project)
+    set({ changed: paths })
+    await useDesk.getState().setCodebase(found)
+    if (get().report) await get().load()
+  }
   const take = async (
     work: (id: string) => Promise<ProjectCodebase | undefined>,
   ): Promise<void> => {
@@ -137,36 +154,18 @@ export const useGlossary = create<GlossaryStore>((set, get) => {
     send: (file) => take(async (id) => api.sendCodebase(id, file.name, await toBase64(file))),
     scanAgain: () => take((id) => api.getCodebase(id)),
     async followChanges(paths) {
-      const { project, codebase, setCodebase } = useDesk.getState()
+      const { project, codebase } = useDesk.getState()
       if (!project || !codebase) return
       if (get().isScanning) {
         missed = [...missed, ...paths]
         return
       }
-      await scanning(async () => {
-        const found = await api.getCodebase(project.id)
-        const isSame = JSON.stringify(found) === JSON.stringify(codebase)
-        if (isSame || useDesk.getState().project?.id !== project.id) return
-        const isOurs = JSON.stringify(found?.glossary) === JSON.stringify(codebase.glossary)
-        // Others wrote the glossary: what was before is not ours to bring back.
-        if (!isOurs) forgetPast(project.id)
-        set({ changed: paths })
-        await setCodebase(found)
-        if (get().report) await get().load()
-      })
+      await scanning(() => readAgain(project.id, codebase, paths))
     },
     catchUp: () =>
       inTurn(async () => {
-        const { project, codebase, setCodebase } = useDesk.getState()
-        if (!project) return
-        const found = await api.getCodebase(project.id)
-        const isSame = JSON.stringify(found) === JSON.stringify(codebase)
-        if (isSame || useDesk.getState().project?.id !== project.id) return
-        // What was before is not ours to bring back.
-        set({ changed: [] })
-        forgetPast(project.id)
-        await setCodebase(found)
-        if (get().report) await get().load()
+        const { project, codebase } = useDesk.getState()
+        if (project) await readAgain(project.id, codebase, [])
       }).catch((error: unknown) => showProblem(messageOf(error))),
     leave: () =>
       take(async (id) => {
